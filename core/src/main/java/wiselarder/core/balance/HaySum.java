@@ -1,0 +1,75 @@
+package wiselarder.core.balance;
+
+import java.util.ArrayList;
+import java.util.List;
+import wiselarder.core.store.Lot;
+
+/**
+ * How many units of a lot a group needs over the plan: {@code sum over days of (stored feed eaten +
+ * bare) / usable DM of a unit on that day}, rounded up, as bales come whole. Usable DM of a unit is
+ * {@code weight x dry matter x kept in store until that day x (1 - feeding loss)}. Read from the
+ * year's balance, so it agrees with it to the kilogram.
+ *
+ * @param days days with stored feed or bare
+ * @param firstDay first such day, -1 when there is none
+ * @param lastDay last such day, -1 when there is none
+ * @param fedKg stored feed eaten, kg DM
+ * @param bareKg need that nothing met, kg DM
+ * @param units whole units of the lot that would meet both
+ */
+public record HaySum(
+    String groupId,
+    String lotId,
+    int days,
+    int firstDay,
+    int lastDay,
+    double fedKg,
+    double bareKg,
+    int units) {
+
+  /** Guards against rounding up a rounding error, in units. */
+  private static final double GUARD = 1e-6;
+
+  /** The sum for each group, all by the same lot. */
+  public static List<HaySum> ofAll(YearBalance balance, int lot) {
+    List<HaySum> sums = new ArrayList<>();
+    for (int g = 0; g < balance.groupCount; g++) {
+      sums.add(of(balance, g, lot));
+    }
+    return sums;
+  }
+
+  /** The sum for one group and one lot. */
+  public static HaySum of(YearBalance b, int group, int lot) {
+    ResolvedPlan.LotPlan l = b.resolved().lots[lot];
+    Lot stated = l.lot;
+    int days = 0;
+    int first = -1;
+    int last = -1;
+    double fed = 0;
+    double bare = 0;
+    double units = 0;
+    for (int d = 0; d < b.days(); d++) {
+      double stored = b.eatenKg(Shelf.PUT_BY, group, d) + b.eatenKg(Shelf.BOUGHT_IN, group, d);
+      double missing = b.bareKg(group, d);
+      if (stored + missing <= 0) {
+        continue;
+      }
+      days++;
+      first = first < 0 ? d : first;
+      last = d;
+      fed += stored;
+      bare += missing;
+      int inStore = Math.max(0, d - Math.max(0, l.arrives));
+      double usable =
+          stated.kgDmPerUnit()
+              * Math.pow(l.keptPerDay, inStore)
+              * (1 - l.lostAtOpening)
+              * (1 - l.feedingLoss);
+      units += (stored + missing) / usable;
+    }
+    String id = b.stated().farm().groups().get(group).id();
+    return new HaySum(
+        id, stated.id(), days, first, last, fed, bare, (int) Math.ceil(units - GUARD));
+  }
+}

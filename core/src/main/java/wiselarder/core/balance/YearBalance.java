@@ -1,0 +1,297 @@
+package wiselarder.core.balance;
+
+import java.util.List;
+import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.plan.FarmPlan;
+
+/**
+ * What a simulated year gave: everything any view shows is read from here. Arrays are laid out item
+ * after item, each item with one value a day: {@code array[item * days + day]}. Amounts in kg DM
+ * for the whole group, field or lot; covers in kg DM/ha at the end of the day. Recorded during the
+ * day unless said otherwise. Not to be changed by readers.
+ */
+public final class YearBalance {
+  private final ResolvedPlan resolved;
+  final int days;
+  final int fieldCount;
+  final int groupCount;
+  final int lotCount;
+
+  /** By group and day. */
+  final double[] need;
+
+  final double[] bare;
+
+  /** By shelf, group and day: {@code [(shelf * groups + group) * days + day]}. */
+  final double[] eaten;
+
+  /** By field and day; covers per ha. */
+  final double[] cover;
+
+  final double[] green;
+  final double[] grown;
+  final double[] fieldEaten;
+  final double[] fieldStandingEaten;
+  final double[] trampled;
+  final double[] weathered;
+  final double[] cutOff;
+
+  /** By lot and day: kg DM in store at the end of the day; whole or opened units left; opened. */
+  final double[] lotKg;
+
+  final int[] lotUnits;
+  final int[] lotOpened;
+  final double[] lotEaten;
+
+  /** Eaten over the whole plan, by group and lot. */
+  final double[] groupLotEaten;
+
+  /** Sums over the plan, kg DM. */
+  double openingKg;
+
+  double arrivedKg;
+  double grownKg;
+  double boughtKg;
+  double eatenKg;
+  double trampledKg;
+  double harvestLossKg;
+  double feedingLossKg;
+  double weatheredKg;
+  double storageLossKg;
+  double leftBehindKg;
+  double closingKg;
+
+  YearBalance(ResolvedPlan resolved) {
+    this.resolved = resolved;
+    days = resolved.days;
+    fieldCount = resolved.fields.length;
+    groupCount = resolved.groups.length;
+    lotCount = resolved.lots.length;
+    need = new double[groupCount * days];
+    bare = new double[groupCount * days];
+    eaten = new double[Shelf.values().length * groupCount * days];
+    cover = new double[fieldCount * days];
+    green = new double[fieldCount * days];
+    grown = new double[fieldCount * days];
+    fieldEaten = new double[fieldCount * days];
+    fieldStandingEaten = new double[fieldCount * days];
+    trampled = new double[fieldCount * days];
+    weathered = new double[fieldCount * days];
+    cutOff = new double[fieldCount * days];
+    lotKg = new double[lotCount * days];
+    lotUnits = new int[lotCount * days];
+    lotOpened = new int[lotCount * days];
+    lotEaten = new double[lotCount * days];
+    groupLotEaten = new double[groupCount * lotCount];
+  }
+
+  public ResolvedPlan resolved() {
+    return resolved;
+  }
+
+  public FarmPlan stated() {
+    return resolved.stated;
+  }
+
+  public PlanYear year() {
+    return resolved.year;
+  }
+
+  public int days() {
+    return days;
+  }
+
+  public double needKg(int group, int day) {
+    return need[group * days + day];
+  }
+
+  public double bareKg(int group, int day) {
+    return bare[group * days + day];
+  }
+
+  public double eatenKg(Shelf shelf, int group, int day) {
+    return eaten[(shelf.ordinal() * groupCount + group) * days + day];
+  }
+
+  /** Need of all groups on a day. */
+  public double needKg(int day) {
+    double sum = 0;
+    for (int g = 0; g < groupCount; g++) {
+      sum += need[g * days + day];
+    }
+    return sum;
+  }
+
+  /** Unmet need of all groups on a day. */
+  public double bareKg(int day) {
+    double sum = 0;
+    for (int g = 0; g < groupCount; g++) {
+      sum += bare[g * days + day];
+    }
+    return sum;
+  }
+
+  /** Eaten by all groups from a shelf on a day. */
+  public double eatenKg(Shelf shelf, int day) {
+    double sum = 0;
+    for (int g = 0; g < groupCount; g++) {
+      sum += eatenKg(shelf, g, day);
+    }
+    return sum;
+  }
+
+  /** Cover at the end of the day, kg DM/ha. */
+  public double coverKgPerHa(int field, int day) {
+    return cover[field * days + day];
+  }
+
+  /** Green part of the cover at the end of the day, kg DM/ha. */
+  public double greenKgPerHa(int field, int day) {
+    return green[field * days + day];
+  }
+
+  /** What stands above the residual at the end of the day and would be eaten, kg DM. */
+  public double offeredKg(int field, int day) {
+    ResolvedPlan.FieldPlan f = resolved.fields[field];
+    return Math.max(0, coverKgPerHa(field, day) - f.residual) * f.areaHa * f.utilization;
+  }
+
+  /** Residual that holds on a field, kg DM/ha. */
+  public double residualKgPerHa(int field) {
+    return resolved.fields[field].residual;
+  }
+
+  /** Ceiling of a field's stand, kg DM/ha. */
+  public double ceilingKgPerHa(int field) {
+    return resolved.fields[field].ceiling;
+  }
+
+  public double grownKg(int field, int day) {
+    return grown[field * days + day];
+  }
+
+  public double grazedKg(int field, int day) {
+    return fieldEaten[field * days + day];
+  }
+
+  /** The part of what was grazed that counts as standing feed. */
+  public double grazedStandingKg(int field, int day) {
+    return fieldStandingEaten[field * days + day];
+  }
+
+  /** Taken down by stock but not eaten. */
+  public double trampledKg(int field, int day) {
+    return trampled[field * days + day];
+  }
+
+  public double weatheredKg(int field, int day) {
+    return weathered[field * days + day];
+  }
+
+  /** Taken off by a cut, harvest loss included. */
+  public double cutKg(int field, int day) {
+    return cutOff[field * days + day];
+  }
+
+  /** Store level of a lot at the end of the day, kg DM, opened units included. */
+  public double lotKg(int lot, int day) {
+    return lotKg[lot * days + day];
+  }
+
+  /** Units left at the end of the day, an opened one counted whole. */
+  public int lotUnits(int lot, int day) {
+    return lotUnits[lot * days + day];
+  }
+
+  /** Units opened during the day. */
+  public int lotOpened(int lot, int day) {
+    return lotOpened[lot * days + day];
+  }
+
+  public double lotEatenKg(int lot, int day) {
+    return lotEaten[lot * days + day];
+  }
+
+  /** What a group ate of a lot over the whole plan. */
+  public double groupLotEatenKg(int group, int lot) {
+    return groupLotEaten[group * lotCount + lot];
+  }
+
+  /** Sum of unmet need over the plan, kg DM. */
+  public double totalBareKg() {
+    double sum = 0;
+    for (double b : bare) {
+      sum += b;
+    }
+    return sum;
+  }
+
+  /** Days on which more than {@code share} of the need is unmet. */
+  public int bareDays(double share) {
+    int count = 0;
+    for (int d = 0; d < days; d++) {
+      if (bareKg(d) > share * needKg(d)) {
+        count++;
+      }
+    }
+    return count;
+  }
+
+  /** Where every kilogram came from and went, kg DM over the plan. */
+  public MassBalance massBalance() {
+    return new MassBalance(
+        openingKg,
+        arrivedKg,
+        grownKg,
+        boughtKg,
+        eatenKg,
+        trampledKg,
+        harvestLossKg,
+        feedingLossKg,
+        weatheredKg,
+        storageLossKg,
+        leftBehindKg,
+        closingKg);
+  }
+
+  /** The names of what the indices stand for. */
+  public List<String> lotNames() {
+    return java.util.Arrays.stream(resolved.lots).map(l -> l.lot.name()).toList();
+  }
+
+  /** One account of the whole plan: everything in, everything out, kg DM. */
+  public record MassBalance(
+      double openingKg,
+      double arrivedKg,
+      double grownKg,
+      double boughtKg,
+      double eatenKg,
+      double trampledKg,
+      double harvestLossKg,
+      double feedingLossKg,
+      double weatheredKg,
+      double storageLossKg,
+      double leftBehindKg,
+      double closingKg) {
+
+    public double inKg() {
+      return openingKg + arrivedKg + grownKg + boughtKg;
+    }
+
+    public double outKg() {
+      return eatenKg
+          + trampledKg
+          + harvestLossKg
+          + feedingLossKg
+          + weatheredKg
+          + storageLossKg
+          + leftBehindKg
+          + closingKg;
+    }
+
+    /** What does not close, as a share of all that came in. */
+    public double error() {
+      return Math.abs(inKg() - outKg()) / Math.max(1, inKg());
+    }
+  }
+}

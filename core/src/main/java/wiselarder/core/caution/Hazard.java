@@ -1,0 +1,39 @@
+package wiselarder.core.caution;
+
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import wiselarder.core.reference.CsvTable;
+
+/**
+ * A hazard of the product's table. The text is general caution, never a diagnosis: the people in
+ * {@code whoToAsk}, the product label and local code stand above it.
+ *
+ * @param holdDays the longer end of the usual hold, 0 where the table gives none
+ */
+public record Hazard(
+    String id, String title, String action, String severity, String whoToAsk, int holdDays) {
+
+  /** All hazards by id. */
+  public static Map<String, Hazard> loadAll() {
+    return CsvTable.load("hazards.csv", Hazard::of).stream()
+        .collect(Collectors.toUnmodifiableMap(Hazard::id, Function.identity()));
+  }
+
+  private static Hazard of(CsvTable.Row r) {
+    double hold = r.numberOrNaN("hold_days_high", 0, 1000);
+    Set<String> severities = Set.of("danger", "caution", "notice");
+    String severity = r.text("severity");
+    if (!severities.contains(severity)) {
+      throw new IllegalStateException("hazards.csv: severity '" + severity + "' is not known");
+    }
+    return new Hazard(
+        r.text("id"),
+        r.text("title"),
+        r.text("action"),
+        severity,
+        r.text("who_to_ask").replace("|", ", "),
+        Double.isNaN(hold) ? 0 : (int) hold);
+  }
+}

@@ -1,0 +1,31 @@
+package wiselarder.core.closing;
+
+import java.time.LocalDate;
+import wiselarder.core.plan.PlanEdit;
+
+/**
+ * One way of closing a gap, tried on the engine.
+ *
+ * @param edit what to apply
+ * @param bringsKg how much less is bare over the plan, kg DM; negative when it makes things worse
+ * @param bareKgAfter what stays bare over the plan, kg DM
+ * @param bareDaysAfter days that stay short
+ * @param storedKgMore how much more stored feed is eaten before the gap begins, kg DM: its other
+ *     side
+ * @param cost in the farm's currency, null when no price is known
+ * @param decideBy last day to act
+ */
+public record LeverOption(
+    Kind kind,
+    PlanEdit edit,
+    double bringsKg,
+    double bareKgAfter,
+    int bareDaysAfter,
+    double storedKgMore,
+    Double cost,
+    LocalDate decideBy) {
+  public enum Kind {
+    STOCKPILE,
+    BUY_HAY
+  }
+}

@@ -1,0 +1,55 @@
+package wiselarder.core.forage;
+
+/**
+ * How a stand answers to its own mass, each rule one formula. All masses kg DM/ha. docs/model.md
+ * gives each with its grounds.
+ */
+public final class SwardRules {
+  /** Regrowth from reserves when hardly any leaf is left, as a share of full growth. Assumption. */
+  public static final double RESERVE_SHARE = 0.10;
+
+  /** Share of frosted green tops that dies each day of the frost season. Assumption. */
+  public static final double FROST_DEATH_PER_DAY = 0.20;
+
+  /** Below this share of the year's peak rate a stand counts as dormant. Assumption. */
+  public static final double DORMANT_SHARE = 0.10;
+
+  private SwardRules() {}
+
+  /**
+   * Extinction per kg DM/ha for a forage: 95% of light is caught at entry mass ({@code k = 3 /
+   * entry mass}). Beer's law on mass instead of leaf area; assumption.
+   */
+  public static double extinction(double entryMassKgPerHa) {
+    return 3 / entryMassKgPerHa;
+  }
+
+  /** Light caught by a green mass: {@code 1 - exp(-k x green)}. */
+  public static double lightCaught(double extinction, double greenKgPerHa) {
+    return 1 - Math.exp(-extinction * greenKgPerHa);
+  }
+
+  /**
+   * Growth of a sward as a share of the stated rate: light caught over light caught in the
+   * reference use (half way between residual and entry mass), but not below {@link #RESERVE_SHARE}.
+   */
+  public static double leafShare(double extinction, double referenceLight, double greenKgPerHa) {
+    return Math.max(RESERVE_SHARE, lightCaught(extinction, greenKgPerHa) / referenceLight);
+  }
+
+  /**
+   * Share of growth left as mass nears the ceiling: {@code 1 - x^2}, x from 0 at entry mass to 1 at
+   * the ceiling, where death equals growth.
+   */
+  public static double crowdingShare(
+      double massKgPerHa, double entryKgPerHa, double ceilingKgPerHa) {
+    double x = (massKgPerHa - entryKgPerHa) / (ceilingKgPerHa - entryKgPerHa);
+    x = Math.max(0, Math.min(1, x));
+    return 1 - x * x;
+  }
+
+  /** Daily share of a loss given per 30 days: {@code 1 - (1 - loss)^(1/30)}. */
+  public static double lossPerDay(double lossPerMonth) {
+    return 1 - Math.pow(1 - lossPerMonth, 1 / 30.0);
+  }
+}

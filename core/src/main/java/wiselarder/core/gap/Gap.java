@@ -1,0 +1,62 @@
+package wiselarder.core.gap;
+
+import java.util.List;
+
+/**
+ * A run of days on which feed falls short. Days are plan days, both ends inclusive.
+ *
+ * @param shortDays days within the run that are short themselves
+ * @param shortKg what is missing over the run: stored feed and bare for a grazing gap, bare alone
+ *     for a store gap, kg DM
+ * @param animalUnitDays the same over the farm's animal unit
+ * @param deepestDay day with the largest shortfall, {@code deepestKg} its size
+ */
+public record Gap(
+    Kind kind,
+    int firstDay,
+    int lastDay,
+    int shortDays,
+    double shortKg,
+    double animalUnitDays,
+    int deepestDay,
+    double deepestKg,
+    List<GroupShare> groups,
+    List<Cause> causes) {
+
+  public enum Kind {
+    /** Grazing does not meet the need: stored feed must be fed. */
+    GRAZING,
+    /** Nothing is left to feed either. */
+    STORE
+  }
+
+  /** What one group is short of, kg DM. */
+  public record GroupShare(String groupId, double shortKg) {}
+
+  /**
+   * One reason.
+   *
+   * @param subjects ids of fields or lots it concerns
+   * @param value its measure: a share for DORMANT and SLUMP, a day for STORE_EMPTY, kg DM otherwise
+   */
+  public record Cause(Code code, List<String> subjects, double value) {
+    public enum Code {
+      /** Growth is under a tenth of its peak; value: share of the area. */
+      DORMANT,
+      /** Growth is under half of its peak; value: share of the area. */
+      SLUMP,
+      /** Fields are shut for stockpile. */
+      SHUT,
+      /** A caution holds fields shut. */
+      HELD,
+      /** Rented or seasonal fields are not there. */
+      OUT_OF_USE,
+      /** The store ran out; value: the day. */
+      STORE_EMPTY,
+      /** There was no stored feed at all. */
+      NO_STORE,
+      /** Feed stands on fields that no order of feeds opens; value: what could be eaten, kg DM. */
+      STANDS_UNUSED
+    }
+  }
+}

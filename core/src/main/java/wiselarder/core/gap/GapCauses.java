@@ -1,0 +1,177 @@
+package wiselarder.core.gap;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.IntPredicate;
+import wiselarder.core.balance.ResolvedPlan;
+import wiselarder.core.balance.YearBalance;
+import wiselarder.core.caution.Caution;
+import wiselarder.core.gap.Gap.Cause;
+import wiselarder.core.gap.Gap.Cause.Code;
+import wiselarder.core.land.Field;
+import wiselarder.core.plan.Closing;
+import wiselarder.core.plan.FeedStep;
+
+/** Why a gap is there, each cause with its measure. */
+final class GapCauses {
+  private static final double DORMANT_BELOW = 0.10;
+  private static final double SLUMP_BELOW = 0.50;
+  private static final double WORTH_NAMING_SHARE = 0.5;
+
+  private final YearBalance balance;
+  private final int first;
+  private final int last;
+  private final List<Cause> found = new ArrayList<>();
+
+  private GapCauses(YearBalance balance, int first, int last) {
+    this.balance = balance;
+    this.first = first;
+    this.last = last;
+  }
+
+  static List<Cause> of(YearBalance balance, Gap.Kind kind, int first, int last) {
+    GapCauses causes = new GapCauses(balance, first, last);
+    if (kind == Gap.Kind.STORE) {
+      causes.store();
+    }
+    causes.growth();
+    causes.outOfUse();
+    causes.standsUnused();
+    return causes.found;
+  }
+
+  private void store() {
+    int lots = balance.lotNames().size();
+    int emptied = -1;
+    for (int d = 0; d <= first; d++) {
+      double kg = 0;
+      for (int l = 0; l < lots; l++) {
+        kg += balance.lotKg(l, d);
+      }
+      if (kg > 1e-6) {
+        emptied = -1;
+      } else if (emptied < 0) {
+        emptied = d;
+      }
+    }
+    if (lots == 0) {
+      found.add(new Cause(Code.NO_STORE, List.of(), 0));
+    } else if (emptied >= 0) {
+      found.add(new Cause(Code.STORE_EMPTY, List.of(), emptied));
+    }
+  }
+
+  private void growth() {
+    double area = 0;
+    double dormant = 0;
+    double slack = 0;
+    ResolvedPlan resolved = balance.resolved();
+    List<Field> fields = balance.stated().farm().fields();
+    for (int f = 0; f < fields.size(); f++) {
+      double peak = 0;
+      double mean = 0;
+      for (int d = 0; d < balance.days(); d++) {
+        peak = Math.max(peak, resolved.statedGrowth(f, d));
+      }
+      for (int d = first; d <= last; d++) {
+        mean += resolved.statedGrowth(f, d) / (last - first + 1);
+      }
+      if (peak > 0) {
+        area += fields.get(f).areaHa();
+        dormant += mean < DORMANT_BELOW * peak ? fields.get(f).areaHa() : 0;
+        slack += mean < SLUMP_BELOW * peak ? fields.get(f).areaHa() : 0;
+      }
+    }
+    if (area > 0 && dormant / area >= WORTH_NAMING_SHARE) {
+      found.add(new Cause(Code.DORMANT, List.of(), dormant / area));
+    } else if (area > 0 && slack / area >= WORTH_NAMING_SHARE) {
+      found.add(new Cause(Code.SLUMP, List.of(), slack / area));
+    }
+  }
+
+  private void outOfUse() {
+    List<String> shut = fieldsWhere(this::isShut);
+    List<String> held = fieldsWhere(this::isHeld);
+    List<String> gone = fieldsWhere(f -> !isThere(f));
+    if (!shut.isEmpty()) {
+      found.add(new Cause(Code.SHUT, shut, offeredKg(this::isShut)));
+    }
+    if (!held.isEmpty()) {
+      found.add(new Cause(Code.HELD, held, offeredKg(this::isHeld)));
+    }
+    if (!gone.isEmpty()) {
+      found.add(new Cause(Code.OUT_OF_USE, gone, 0));
+    }
+  }
+
+  private void standsUnused() {
+    IntPredicate unused =
+        f -> isThere(f) && !isShut(f) && !isHeld(f) && !isListed(f) && offeredKg(x -> x == f) > 0;
+    double kg = offeredKg(unused);
+    if (kg > balance.needKg(first)) {
+      found.add(new Cause(Code.STANDS_UNUSED, fieldsWhere(unused), kg));
+    }
+  }
+
+  private boolean isShut(int f) {
+    String id = balance.stated().farm().fields().get(f).id();
+    return balance.stated().plan().closings().stream()
+        .filter(c -> c.fieldId().equals(id))
+        .anyMatch(
+            c ->
+                balance.year().day(c.fromInclusive()) <= first
+                    && first < balance.year().day(c.toExclusive()));
+  }
+
+  private boolean isHeld(int f) {
+    String id = balance.stated().farm().fields().get(f).id();
+    return balance.resolved().cautions().stream()
+        .filter(Caution::blocks)
+        .anyMatch(c -> c.fieldId().equals(id) && c.fromDay() <= first && first < c.toDay());
+  }
+
+  private boolean isThere(int f) {
+    return balance.coverKgPerHa(f, first) > 0;
+  }
+
+  private boolean isListed(int f) {
+    String id = balance.stated().farm().fields().get(f).id();
+    boolean step =
+        balance.stated().plan().steps().stream()
+            .filter(s -> s.kind() == FeedStep.Kind.GRAZE && s.sourceIds().contains(id))
+            .anyMatch(
+                s ->
+                    balance.year().clippedStart(s.fromInclusive()) <= first
+                        && first < balance.year().clippedEnd(s.toExclusive()));
+    return step || balance.stated().plan().closings().stream().anyMatch(c -> opened(c, id));
+  }
+
+  private boolean opened(Closing c, String fieldId) {
+    return c.fieldId().equals(fieldId)
+        && !c.grazedBy().isEmpty()
+        && balance.year().day(c.toExclusive()) <= first
+        && first < balance.year().clippedEnd(c.grazeUntilExclusive());
+  }
+
+  /** What could be eaten on these fields on the gap's first day, kg DM. */
+  private double offeredKg(IntPredicate which) {
+    double kg = 0;
+    for (int f = 0; f < balance.stated().farm().fields().size(); f++) {
+      if (which.test(f)) {
+        kg += balance.offeredKg(f, first);
+      }
+    }
+    return kg;
+  }
+
+  private List<String> fieldsWhere(IntPredicate which) {
+    List<String> ids = new ArrayList<>();
+    List<Field> fields = balance.stated().farm().fields();
+    for (int f = 0; f < fields.size(); f++) {
+      if (which.test(f)) {
+        ids.add(fields.get(f).id());
+      }
+    }
+    return ids;
+  }
+}

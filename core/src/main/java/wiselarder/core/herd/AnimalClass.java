@@ -1,0 +1,14 @@
+package wiselarder.core.herd;
+
+/**
+ * One row of the animal table: typical intake in percent of live weight a day, and gain. Product
+ * default, +/-10% of the typical intake.
+ */
+public record AnimalClass(
+    String id, String species, String name, double dmiTypicalPctBw, double targetGainKgPerDay) {
+
+  /** kg DM a head and day at a live weight: {@code weight x percent / 100}. */
+  public double intakeKg(double weightKg) {
+    return weightKg * dmiTypicalPctBw / 100;
+  }
+}

@@ -1,0 +1,52 @@
+package wiselarder.core.herd;
+
+import java.time.LocalDate;
+import java.time.MonthDay;
+import wiselarder.core.quantity.Check;
+
+/**
+ * A group (mob) as stated. Births, weaning and the day the young leave come back every year.
+ *
+ * @param kind {@code species/animal group} of the stage table, e.g. {@code beef/cow}
+ * @param weightKg live weight a head: of dams and adults all year, of growing animals on arrival
+ * @param gainKgPerDay daily gain of growing animals; 0 for dams and adults
+ * @param flatIntakeKgPerHeadDay the user's own figure, kg DM a head and day, which then covers
+ *     young at foot too; null to go by percent of weight and stage
+ * @param birthStart first birth, or null when the group does not give birth
+ * @param birthSpreadDays days from the first to the last birth, births spread evenly
+ * @param youngPerDam young alive at weaning for each dam
+ * @param weaning null for the kind's usual age
+ * @param youngLeave day the young leave the farm or join a group of their own; null: at weaning
+ * @param fromInclusive first day the group is there, or null
+ * @param toExclusive first day it is gone, or null
+ */
+public record AnimalGroup(
+    String id,
+    String name,
+    String kind,
+    int head,
+    double weightKg,
+    double gainKgPerDay,
+    Double flatIntakeKgPerHeadDay,
+    MonthDay birthStart,
+    int birthSpreadDays,
+    double youngPerDam,
+    MonthDay weaning,
+    MonthDay youngLeave,
+    LocalDate fromInclusive,
+    LocalDate toExclusive) {
+  public AnimalGroup {
+    id = Check.text("group.id", id, 40);
+    name = Check.text("group.name", name, 60);
+    Check.text("group.kind", kind, 40);
+    Check.range("group.head", head, 0, 100000);
+    Check.range("group.weightKg", weightKg, 2, 1500);
+    Check.range("group.gainKgPerDay", gainKgPerDay, -1, 2.5);
+    if (flatIntakeKgPerHeadDay != null) {
+      Check.range("group.flatIntakeKgPerHeadDay", flatIntakeKgPerHeadDay, 0.1, 40);
+    }
+    Check.range("group.birthSpreadDays", birthSpreadDays, 1, 180);
+    Check.range("group.youngPerDam", youngPerDam, 0, 4);
+    Check.ordered("group.dates", fromInclusive, toExclusive);
+  }
+}

@@ -1,0 +1,136 @@
+package wiselarder.core.herd;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import wiselarder.core.quantity.Refused;
+import wiselarder.core.reference.CsvTable;
+
+/**
+ * Animal classes and the rules that say which holds when. A kind is {@code species/animal group}.
+ */
+public final class HerdTables {
+  private final Map<String, AnimalClass> classes;
+  private final Map<String, List<StageRule>> rules;
+
+  private HerdTables(Map<String, AnimalClass> classes, Map<String, List<StageRule>> rules) {
+    this.classes = classes;
+    this.rules = rules;
+  }
+
+  public static HerdTables load() {
+    Map<String, AnimalClass> classes =
+        CsvTable.load(
+                "animals.csv",
+                r ->
+                    new AnimalClass(
+                        r.text("class_id"),
+                        r.text("species"),
+                        r.text("name"),
+                        r.number("dmi_typical_pct_bw", 0.5, 8),
+                        r.number("target_gain_kg_day", -1, 3)))
+            .stream()
+            .collect(Collectors.toUnmodifiableMap(AnimalClass::id, Function.identity()));
+    Map<String, List<StageRule>> rules =
+        CsvTable.load("stages.csv", HerdTables::rule).stream()
+            .sorted(Comparator.comparingInt(StageRule::priority))
+            .collect(Collectors.groupingBy(StageRule::kind));
+    Set<String> unknown = new HashSet<>();
+    rules.values().forEach(l -> l.forEach(r -> unknown.add(r.classId())));
+    unknown.removeAll(classes.keySet());
+    if (!unknown.isEmpty()) {
+      throw new IllegalStateException(
+          "stages.csv names classes that animals.csv lacks: " + unknown);
+    }
+    return new HerdTables(classes, rules);
+  }
+
+  private static StageRule rule(CsvTable.Row r) {
+    boolean dam = !r.text("basis").equals("own_birth");
+    double from = dam ? r.numberOrNaN("from_day", -400, 2000) : Double.NaN;
+    double weaning = r.numberOrNaN("weaning_day_default", 20, 400);
+    return new StageRule(
+        r.text("species") + "/" + r.text("animal_group"),
+        dam,
+        r.text("condition"),
+        Double.isNaN(from) ? null : Integer.valueOf((int) from),
+        r.optional("to_day"),
+        r.text("class_id"),
+        (int) r.number("priority", 1, 9),
+        Double.isNaN(weaning) ? 205 : (int) weaning,
+        r.numberOrNaN("weight_min_kg", 1, 2000),
+        r.numberOrNaN("weight_max_kg", 1, 2000));
+  }
+
+  /** Every kind of group a herd can hold, in alphabetical order. */
+  public List<String> kinds() {
+    return rules.keySet().stream().sorted().toList();
+  }
+
+  /** True where the kind gives birth, so that births and weaning shape its year. */
+  public boolean isDam(String kind) {
+    return rulesOf(kind).get(0).dam();
+  }
+
+  /** Days from birth to weaning when the user names no date. */
+  public int weaningDayDefault(String kind) {
+    return rulesOf(kind).get(0).weaningDayDefault();
+  }
+
+  /** The class of a growing or adult animal: by weight band where the kind has bands. */
+  public AnimalClass byWeight(String kind, double weightKg) {
+    List<StageRule> all = rulesOf(kind);
+    List<StageRule> banded = new ArrayList<>(all.stream().filter(StageRule::banded).toList());
+    if (banded.isEmpty()) {
+      return classes.get(all.get(all.size() - 1).classId());
+    }
+    banded.sort(Comparator.comparingDouble(StageRule::weightMinKg));
+    StageRule chosen = banded.get(0);
+    for (StageRule rule : banded) {
+      if (weightKg >= rule.weightMinKg()) {
+        chosen = rule;
+      }
+    }
+    return classes.get(chosen.classId());
+  }
+
+  /**
+   * The class of a dam.
+   *
+   * @param since days since her last birth, or -1 when she has none
+   * @param until days to her next birth
+   * @param litter 1 for a single, 2 for more
+   */
+  public AnimalClass ofDam(
+      String kind, int since, int until, boolean weaned, boolean calved, int litter) {
+    AnimalClass last = null;
+    for (StageRule rule : rulesOf(kind)) {
+      if (!rule.allows(calved, litter)) {
+        continue;
+      }
+      last = classes.get(rule.classId());
+      if (rule.matches(since, until, weaned)) {
+        return last;
+      }
+    }
+    return last;
+  }
+
+  /** A class by id; the id must be in the table. */
+  AnimalClass byId(String id) {
+    return classes.get(id);
+  }
+
+  private List<StageRule> rulesOf(String kind) {
+    List<StageRule> found = rules.get(kind);
+    if (found == null) {
+      throw new Refused("unknown_kind", "group.kind", kind, "no animals of kind " + kind);
+    }
+    return found;
+  }
+}

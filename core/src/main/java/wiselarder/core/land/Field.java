@@ -1,0 +1,99 @@
+package wiselarder.core.land;
+
+import wiselarder.core.forage.Forage;
+import wiselarder.core.quantity.Check;
+
+/**
+ * A field as stated.
+ *
+ * @param residualKgPerHa cover at which stock leave, or null for the forage's own. Set lower, more
+ *     is offered and regrowth pays for it
+ * @param turnInKgPerHa cover at which stock may come in, or null for a third of the way from
+ *     residual to entry mass
+ * @param grazing how it is grazed, which sets utilization
+ * @param utilization share of what stock take down that is eaten, or null for the forage's own
+ */
+public record Field(
+    String id,
+    String name,
+    double areaHa,
+    Stand stand,
+    Grazing grazing,
+    Double utilization,
+    Double residualKgPerHa,
+    Double turnInKgPerHa,
+    boolean hayable,
+    String note) {
+
+  /** How stock are kept on a field. */
+  public enum Grazing {
+    SET_STOCKED,
+    ROTATIONAL,
+    STRIP
+  }
+
+  public Field {
+    id = Check.text("field.id", id, 40);
+    name = Check.text("field.name", name, 60);
+    Check.range("field.areaHa", areaHa, 0.01, 5000);
+    Check.present("field.stand", stand);
+    Check.present("field.grazing", grazing);
+    if (utilization != null) {
+      Check.range("field.utilization", utilization, 0.05, 0.95);
+    }
+    if (residualKgPerHa != null) {
+      Check.range("field.residualKgPerHa", residualKgPerHa, 0, 8000);
+    }
+    if (turnInKgPerHa != null) {
+      Check.range("field.turnInKgPerHa", turnInKgPerHa, 0, 20000);
+    }
+    note = note == null ? "" : note.strip();
+  }
+
+  /**
+   * Utilization that holds on this field: the stated one, else the forage's for the way of grazing.
+   */
+  public double utilizationFor(Forage forage) {
+    if (utilization != null) {
+      return utilization;
+    }
+    return switch (grazing) {
+      case SET_STOCKED -> forage.utilizationSetStocked();
+      case ROTATIONAL -> forage.utilizationRotational();
+      case STRIP -> forage.utilizationStrip();
+    };
+  }
+
+  public double residualFor(Forage forage) {
+    return residualKgPerHa != null ? residualKgPerHa : forage.minResidualKgPerHa();
+  }
+
+  /**
+   * Cover at which stock may come in. For a forage that can hold prussic acid never below the safe
+   * height, whatever was stated.
+   */
+  public double turnInFor(Forage forage) {
+    double residual = residualFor(forage);
+    if (forage.cropResidue()) {
+      return turnInKgPerHa != null ? turnInKgPerHa : residual;
+    }
+    double stated =
+        turnInKgPerHa != null
+            ? turnInKgPerHa
+            : residual + Math.max(0, forage.entryMassKgPerHa() - residual) / 3;
+    return forage.prussicAcid()
+        ? Math.max(stated, forage.massAtHeightKgPerHa(forage.prussicMinHeightCm()))
+        : stated;
+  }
+
+  /** Cover on the first day when none was stated: half way between residual and entry mass. */
+  public double openingCoverFor(Forage forage) {
+    if (stand.openingCoverKgPerHa() != null) {
+      return stand.openingCoverKgPerHa();
+    }
+    double residual = residualFor(forage);
+    return forage.cropResidue()
+        ? 2 * forage.minResidualKgPerHa()
+        : (residual + Math.max(residual, forage.entryMassKgPerHa())) / 2;
+  }
+}

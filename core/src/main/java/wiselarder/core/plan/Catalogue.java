@@ -1,0 +1,79 @@
+package wiselarder.core.plan;
+
+import java.util.Map;
+import wiselarder.core.forage.Forage;
+import wiselarder.core.forage.GrowthCurve;
+import wiselarder.core.forage.GrowthTable;
+import wiselarder.core.herd.HerdTables;
+import wiselarder.core.land.Stand;
+import wiselarder.core.quantity.Refused;
+import wiselarder.core.store.LossMethod;
+import wiselarder.core.weather.Climate;
+
+/** The product's tables, loaded once and passed to whatever needs them. */
+public record Catalogue(
+    Map<String, Climate> climates,
+    Map<String, Forage> forages,
+    GrowthTable growth,
+    HerdTables herd,
+    Map<String, LossMethod> losses) {
+
+  /** Loads and checks every table. */
+  public static Catalogue load() {
+    return new Catalogue(
+        Climate.loadAll(),
+        Forage.loadAll(),
+        GrowthTable.load(),
+        HerdTables.load(),
+        LossMethod.loadAll());
+  }
+
+  public Climate climate(String id) {
+    return known(climates, "farm.climateId", id);
+  }
+
+  public Forage forage(String id) {
+    return known(forages, "stand.forageId", id);
+  }
+
+  public LossMethod loss(String field, String id, LossMethod.Stage stage) {
+    LossMethod method = known(losses, field, id);
+    if (method.stage() != stage) {
+      throw new Refused("unknown_id", field, id, field + ": " + id + " is not a way of " + stage);
+    }
+    return method;
+  }
+
+  /**
+   * Growth of a stand: the user's twelve rates; else the climate's curve, scaled to the stated
+   * yield; none for a crop residue.
+   */
+  public GrowthCurve growthOf(Stand stand, String climateId) {
+    if (stand.monthlyKgPerHaDay() != null) {
+      return new GrowthCurve(stand.monthlyKgPerHaDay());
+    }
+    if (forage(stand.forageId()).cropResidue()) {
+      return new GrowthCurve(java.util.Collections.nCopies(12, 0.0));
+    }
+    GrowthCurve curve =
+        growth
+            .curve(climateId, stand.forageId())
+            .orElseThrow(
+                () ->
+                    new Refused(
+                        "no_curve",
+                        "stand.monthlyKgPerHaDay",
+                        stand.forageId(),
+                        "no growth curve for %s in %s: state twelve monthly rates"
+                            .formatted(stand.forageId(), climateId)));
+    return stand.yieldKgPerHa() == null ? curve : curve.scaledTo(stand.yieldKgPerHa());
+  }
+
+  private static <T> T known(Map<String, T> map, String field, String id) {
+    T found = id == null ? null : map.get(id);
+    if (found == null) {
+      throw new Refused("unknown_id", field, id, field + ": there is no " + id);
+    }
+    return found;
+  }
+}

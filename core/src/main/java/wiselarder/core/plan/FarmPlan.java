@@ -1,0 +1,76 @@
+package wiselarder.core.plan;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Function;
+import wiselarder.core.herd.AnimalGroup;
+import wiselarder.core.land.Field;
+import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Refused;
+import wiselarder.core.store.Lot;
+
+/**
+ * A farm with one plan: what the engine is given. Every id is unique and everything named is there;
+ * that is checked here, so nothing below has to.
+ */
+public record FarmPlan(Farm farm, Plan plan) {
+  public FarmPlan {
+    Check.present("farm", farm);
+    Check.present("plan", plan);
+    Set<String> fields = ids("field.id", farm.fields(), Field::id);
+    Set<String> groups = ids("group.id", farm.groups(), AnimalGroup::id);
+    Set<String> lots = ids("lot.id", allLots(farm, plan), Lot::id);
+    ids("step.id", plan.steps(), FeedStep::id);
+    ids("closing.id", plan.closings(), Closing::id);
+    ids("cut.id", plan.cuts(), HayCut::id);
+    ids("purchase.id", plan.purchases(), Purchase::id);
+    for (FeedStep step : plan.steps()) {
+      known("step.groupId", groups, step.groupId());
+      Set<String> sources = step.kind() == FeedStep.Kind.GRAZE ? fields : lots;
+      step.sourceIds().forEach(id -> known("step.sourceIds", sources, id));
+    }
+    for (Closing closing : plan.closings()) {
+      known("closing.fieldId", fields, closing.fieldId());
+      closing.grazedBy().forEach(id -> known("closing.grazedBy", groups, id));
+    }
+    plan.purchases().forEach(p -> p.forGroups().forEach(id -> known("purchase", groups, id)));
+    plan.cuts().forEach(c -> known("cut.fieldId", fields, c.fieldId()));
+  }
+
+  /** Every lot that is there or comes in: the store's, then what is cut, then what is bought. */
+  public List<Lot> allLots() {
+    return allLots(farm, plan);
+  }
+
+  public Field field(String id) {
+    return farm.fields().stream()
+        .filter(f -> f.id().equals(id))
+        .findFirst()
+        .orElseThrow(() -> new Refused("unknown_id", "field.id", id, "there is no field " + id));
+  }
+
+  private static List<Lot> allLots(Farm farm, Plan plan) {
+    List<Lot> lots = new ArrayList<>(farm.lots());
+    plan.cuts().forEach(c -> lots.add(c.lot()));
+    plan.purchases().forEach(p -> lots.add(p.lot()));
+    return lots;
+  }
+
+  private static <T> Set<String> ids(String field, List<T> items, Function<T, String> id) {
+    Set<String> seen = new HashSet<>();
+    for (T item : items) {
+      if (!seen.add(id.apply(item))) {
+        throw new Refused("duplicate_id", field, id.apply(item), field + " is there twice");
+      }
+    }
+    return seen;
+  }
+
+  private static void known(String field, Set<String> ids, String id) {
+    if (!ids.contains(id)) {
+      throw new Refused("unknown_id", field, id, field + ": there is no " + id);
+    }
+  }
+}

@@ -1,0 +1,65 @@
+package wiselarder.core.quantity;
+
+import java.time.LocalDate;
+
+/** Checks at construction. NaN is always refused. */
+public final class Check {
+  private Check() {}
+
+  /** The value when it lies in [min, max]. */
+  public static double range(String field, double value, double min, double max) {
+    if (!(value >= min && value <= max)) {
+      throw new Refused(
+          "out_of_range",
+          field,
+          value,
+          min,
+          max,
+          "%s is %s; accepted is %s to %s".formatted(field, value, min, max));
+    }
+    return value;
+  }
+
+  /** The value when it lies in [min, max]. */
+  public static int range(String field, int value, int min, int max) {
+    range(field, (double) value, min, max);
+    return value;
+  }
+
+  /** The text, stripped, when it has 1 to {@code maxLength} characters. */
+  public static String text(String field, String value, int maxLength) {
+    String text = value == null ? "" : value.strip();
+    if (text.isEmpty()) {
+      throw new Refused("missing", field, value, field + " is missing");
+    }
+    if (text.length() > maxLength || text.chars().anyMatch(Character::isISOControl)) {
+      throw new Refused(
+          "too_long",
+          field,
+          text.length(),
+          1.0,
+          (double) maxLength,
+          "%s: 1 to %d characters on one line are accepted".formatted(field, maxLength));
+    }
+    return text;
+  }
+
+  /** The value when it is not null. */
+  public static <T> T present(String field, T value) {
+    if (value == null) {
+      throw new Refused("missing", field, null, field + " is missing");
+    }
+    return value;
+  }
+
+  /** Refuses a range of days that is empty or runs backwards. Either end may be open (null). */
+  public static void ordered(String field, LocalDate startInclusive, LocalDate endExclusive) {
+    if (startInclusive != null && endExclusive != null && !startInclusive.isBefore(endExclusive)) {
+      throw new Refused(
+          "dates_reversed",
+          field,
+          startInclusive + "/" + endExclusive,
+          "%s: %s is not before %s".formatted(field, startInclusive, endExclusive));
+    }
+  }
+}

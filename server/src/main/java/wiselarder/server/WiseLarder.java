@@ -1,0 +1,19 @@
+package wiselarder.server;
+
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.context.annotation.Bean;
+import wiselarder.core.closing.Engine;
+
+/** The application. */
+@SpringBootApplication
+public class WiseLarder {
+  public static void main(String[] args) {
+    SpringApplication.run(WiseLarder.class, args);
+  }
+
+  @Bean
+  Engine engine() {
+    return Engine.load();
+  }
+}

@@ -1,0 +1,60 @@
+package wiselarder.server.cli;
+
+import java.io.PrintStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import wiselarder.core.balance.YearBalance;
+import wiselarder.core.closing.Engine;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.quantity.Refused;
+import wiselarder.server.file.PlanFile;
+
+/** {@code larder balance FILE}: runs the core on a plan file and prints its ledger. */
+public final class BalanceCommand {
+  private static final String USAGE =
+      "usage: larder balance FILE [--daily] [--format text|csv|json]";
+
+  private BalanceCommand() {}
+
+  public static void main(String[] args) {
+    PrintStream out = new PrintStream(System.out, true, StandardCharsets.UTF_8);
+    System.exit(run(args, out, System.err));
+  }
+
+  /** Runs the command. Returns 0, or 1 when the file is refused, or 2 when the call is wrong. */
+  static int run(String[] args, PrintStream out, PrintStream err) {
+    String file = null;
+    boolean daily = false;
+    String format = "text";
+    for (int i = 0; i < args.length; i++) {
+      if (args[i].equals("--daily")) {
+        daily = true;
+      } else if (args[i].equals("--format") && i + 1 < args.length) {
+        format = args[++i];
+      } else if (!args[i].startsWith("--") && file == null) {
+        file = args[i];
+      } else {
+        err.println(USAGE);
+        return 2;
+      }
+    }
+    if (file == null || !format.matches("text|csv|json")) {
+      err.println(USAGE);
+      return 2;
+    }
+    try {
+      FarmPlan stated = PlanFile.read(Path.of(file));
+      Engine engine = Engine.load();
+      YearBalance balance = engine.simulate(stated);
+      out.print(new BalanceReport(balance, engine.gaps(balance), daily).print(format));
+      return 0;
+    } catch (Refused e) {
+      err.println(file + ": " + e.getMessage());
+      return 1;
+    } catch (UncheckedIOException e) {
+      err.println(e.getMessage());
+      return 1;
+    }
+  }
+}

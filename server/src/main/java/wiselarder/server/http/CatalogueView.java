@@ -1,0 +1,90 @@
+package wiselarder.server.http;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.TreeMap;
+import wiselarder.core.plan.Catalogue;
+
+/** What forms offer: the product's tables, named. */
+public record CatalogueView(
+    List<ClimateView> climates,
+    List<ForageView> forages,
+    List<KindView> kinds,
+    List<LossView> losses) {
+
+  public record ClimateView(String id, String name, boolean southern) {}
+
+  /**
+   * A forage with the covers that hold by default and its growth in each climate that has a curve.
+   */
+  public record ForageView(
+      String id,
+      String name,
+      double minResidualKgPerHa,
+      double entryKgPerHa,
+      double ceilingKgPerHa,
+      double utilizationSetStocked,
+      double utilizationRotational,
+      double utilizationStrip,
+      boolean canStockpile,
+      boolean canCut,
+      boolean cropResidue,
+      boolean prussicAcid,
+      boolean toxicEndophyte,
+      TreeMap<String, List<Double>> curves) {}
+
+  public record KindView(String id, boolean dam, int weaningDayDefault) {}
+
+  public record LossView(
+      String id, String stage, String name, double share, double lowShare, double highShare) {}
+
+  static CatalogueView of(Catalogue c) {
+    return new CatalogueView(
+        c.climates().values().stream()
+            .map(x -> new ClimateView(x.id(), x.name(), x.southern()))
+            .sorted(Comparator.comparing(ClimateView::name))
+            .toList(),
+        c.forages().values().stream()
+            .map(
+                f ->
+                    new ForageView(
+                        f.id(),
+                        f.name(),
+                        f.minResidualKgPerHa(),
+                        f.cropResidue() ? f.ceilingKgPerHa() : f.entryMassKgPerHa(),
+                        f.ceilingKgPerHa(),
+                        f.utilizationSetStocked(),
+                        f.utilizationRotational(),
+                        f.utilizationStrip(),
+                        f.canStockpile(),
+                        f.canCut(),
+                        f.cropResidue(),
+                        f.prussicAcid(),
+                        f.toxicEndophyte(),
+                        curves(c, f.id())))
+            .sorted(Comparator.comparing(ForageView::name))
+            .toList(),
+        c.herd().kinds().stream()
+            .map(k -> new KindView(k, c.herd().isDam(k), c.herd().weaningDayDefault(k)))
+            .toList(),
+        c.losses().values().stream()
+            .map(
+                m ->
+                    new LossView(
+                        m.id(), m.stage().name(), m.name(), m.share(), m.lowShare(), m.highShare()))
+            .sorted(Comparator.comparing(LossView::name))
+            .toList());
+  }
+
+  private static TreeMap<String, List<Double>> curves(Catalogue c, String forageId) {
+    TreeMap<String, List<Double>> curves = new TreeMap<>();
+    c.climates()
+        .keySet()
+        .forEach(
+            id ->
+                c.growth()
+                    .curve(id, forageId)
+                    .ifPresent(k -> curves.put(id, k.monthlyKgPerHaDay())));
+    return curves;
+  }
+}

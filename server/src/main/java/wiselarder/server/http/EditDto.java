@@ -1,0 +1,103 @@
+package wiselarder.server.http;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Objects;
+import java.util.stream.Stream;
+import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.herd.AnimalGroup;
+import wiselarder.core.land.Field;
+import wiselarder.core.plan.Closing;
+import wiselarder.core.plan.Farm;
+import wiselarder.core.plan.FeedStep;
+import wiselarder.core.plan.HayCut;
+import wiselarder.core.plan.PlanEdit;
+import wiselarder.core.plan.Purchase;
+import wiselarder.core.quantity.Refused;
+import wiselarder.core.store.Lot;
+
+/** One edit: exactly one of its members is given. */
+@Schema(name = "Edit")
+public record EditDto(
+    @Schema(nullable = true) Field putField,
+    @Schema(nullable = true) String removeField,
+    @Schema(nullable = true) AnimalGroup putGroup,
+    @Schema(nullable = true) String removeGroup,
+    @Schema(nullable = true) Lot putLot,
+    @Schema(nullable = true) String removeLot,
+    @Schema(nullable = true) FeedingDto setFeeding,
+    @Schema(nullable = true) Closing shutField,
+    @Schema(nullable = true) String removeClosing,
+    @Schema(nullable = true) HayCut putCut,
+    @Schema(nullable = true) String removeCut,
+    @Schema(nullable = true) Purchase buyHay,
+    @Schema(nullable = true) String removePurchase,
+    @Schema(nullable = true) YearDto setYear,
+    @Schema(nullable = true) SettingsDto setFarm) {
+
+  /** A group's whole order of feeds. */
+  @Schema(name = "Feeding")
+  public record FeedingDto(String groupId, List<FeedStep> steps) {}
+
+  /** First day and length of the plan. */
+  @Schema(name = "YearSetting")
+  public record YearDto(LocalDate start, int months) {}
+
+  /** The farm's settings. */
+  @Schema(name = "Settings")
+  public record SettingsDto(
+      String name,
+      String note,
+      String climateId,
+      Farm.UnitSystem units,
+      String currency,
+      double audKg) {}
+
+  static EditDto of(PlanEdit edit) {
+    Closing closing = edit instanceof PlanEdit.ShutField s ? s.closing() : null;
+    Purchase purchase = edit instanceof PlanEdit.BuyHay b ? b.purchase() : null;
+    return new EditDto(
+        null, null, null, null, null, null, null, closing, null, null, null, purchase, null, null,
+        null);
+  }
+
+  PlanEdit edit() {
+    List<PlanEdit> given =
+        Stream.of(
+                putField == null ? null : new PlanEdit.PutField(putField),
+                removeField == null ? null : new PlanEdit.RemoveField(removeField),
+                putGroup == null ? null : new PlanEdit.PutGroup(putGroup),
+                removeGroup == null ? null : new PlanEdit.RemoveGroup(removeGroup),
+                putLot == null ? null : new PlanEdit.PutLot(putLot),
+                removeLot == null ? null : new PlanEdit.RemoveLot(removeLot),
+                setFeeding == null
+                    ? null
+                    : new PlanEdit.SetFeeding(setFeeding.groupId, setFeeding.steps),
+                shutField == null ? null : new PlanEdit.ShutField(shutField),
+                removeClosing == null ? null : new PlanEdit.RemoveClosing(removeClosing),
+                putCut == null ? null : new PlanEdit.PutCut(putCut),
+                removeCut == null ? null : new PlanEdit.RemoveCut(removeCut),
+                buyHay == null ? null : new PlanEdit.BuyHay(buyHay),
+                removePurchase == null ? null : new PlanEdit.RemovePurchase(removePurchase),
+                setYear == null
+                    ? null
+                    : new PlanEdit.SetYear(new PlanYear(setYear.start, setYear.months)),
+                setFarm == null
+                    ? null
+                    : new PlanEdit.SetFarm(
+                        setFarm.name,
+                        setFarm.note,
+                        setFarm.climateId,
+                        setFarm.units,
+                        setFarm.currency,
+                        setFarm.audKg))
+            .filter(Objects::nonNull)
+            .map(PlanEdit.class::cast)
+            .toList();
+    if (given.size() != 1) {
+      throw new Refused("one_edit", "edits", given.size(), "an edit has exactly one member");
+    }
+    return given.get(0);
+  }
+}

@@ -1,0 +1,64 @@
+package wiselarder.server.http;
+
+import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.media.StringSchema;
+import java.time.MonthDay;
+import java.util.ArrayList;
+import java.util.Map;
+import java.util.Set;
+import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springdoc.core.utils.SpringDocUtils;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** The API's description, from which the web client's types are made. */
+@Configuration
+class OpenApiConfig {
+  static {
+    SpringDocUtils.getConfig()
+        .replaceWithSchema(MonthDay.class, new StringSchema().pattern("^--\\d\\d-\\d\\d$"));
+  }
+
+  /** Members that may be null; every member is there. */
+  private static final Map<String, Set<String>> NULLABLE =
+      Map.ofEntries(
+          Map.entry(
+              "Stand",
+              Set.of(
+                  "yieldKgPerHa",
+                  "monthlyKgPerHaDay",
+                  "openingCoverKgPerHa",
+                  "fromInclusive",
+                  "toExclusive")),
+          Map.entry("Field", Set.of("utilization", "residualKgPerHa", "turnInKgPerHa")),
+          Map.entry(
+              "AnimalGroup",
+              Set.of(
+                  "flatIntakeKgPerHeadDay",
+                  "birthStart",
+                  "weaning",
+                  "youngLeave",
+                  "fromInclusive",
+                  "toExclusive")),
+          Map.entry("Lot", Set.of("pricePerTonneAsFed")),
+          Map.entry("FeedStep", Set.of("fromInclusive", "toExclusive")),
+          Map.entry("Closing", Set.of("grazeUntilExclusive")),
+          Map.entry("LeverView", Set.of("cost")),
+          Map.entry("CautionView", Set.of("groupId")));
+
+  @Bean
+  OpenApiCustomizer requiredMembers() {
+    return api -> api.getComponents().getSchemas().forEach((name, schema) -> require(name, schema));
+  }
+
+  @SuppressWarnings({"rawtypes", "unchecked"})
+  private static void require(String name, Schema schema) {
+    if (schema.getProperties() == null || name.equals("Edit")) {
+      return;
+    }
+    schema.setRequired(new ArrayList<>(schema.getProperties().keySet()));
+    for (String key : NULLABLE.getOrDefault(name, Set.of())) {
+      ((Schema) schema.getProperties().get(key)).addType("null");
+    }
+  }
+}

@@ -1,0 +1,60 @@
+package wiselarder.server.http;
+
+import java.util.NoSuchElementException;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import tools.jackson.databind.DatabindException;
+import wiselarder.core.quantity.Refused;
+import wiselarder.server.file.PlanFile;
+import wiselarder.server.plan.StaleRevision;
+
+/** Refusals as problem+json: a code, the field, its value, and what would be accepted, in SI. */
+@RestControllerAdvice
+class Problems {
+  @ExceptionHandler
+  ProblemDetail refused(Refused e) {
+    ProblemDetail problem =
+        ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, e.getMessage());
+    problem.setTitle("Refused");
+    problem.setProperty("code", e.code());
+    problem.setProperty("field", e.field());
+    problem.setProperty("value", e.value());
+    problem.setProperty("min", e.min());
+    problem.setProperty("max", e.max());
+    return problem;
+  }
+
+  @ExceptionHandler
+  ProblemDetail unreadable(HttpMessageNotReadableException e) {
+    for (Throwable t = e; t != null; t = t.getCause()) {
+      if (t instanceof DatabindException d) {
+        return refused(PlanFile.refusal(d));
+      }
+    }
+    ProblemDetail problem =
+        ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, "the request is not JSON");
+    problem.setProperty("code", "not_json");
+    return problem;
+  }
+
+  @ExceptionHandler
+  ProblemDetail stale(StaleRevision e) {
+    ProblemDetail problem =
+        ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, "The plan was changed meanwhile.");
+    problem.setProperty("code", "stale_revision");
+    problem.setProperty("revision", e.current());
+    problem.setProperty("since", e.since());
+    return problem;
+  }
+
+  @ExceptionHandler
+  ProblemDetail missing(NoSuchElementException e) {
+    ProblemDetail problem =
+        ProblemDetail.forStatusAndDetail(HttpStatus.NOT_FOUND, "There is no such plan.");
+    problem.setProperty("code", "not_found");
+    return problem;
+  }
+}
