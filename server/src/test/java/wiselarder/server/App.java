@@ -15,7 +15,8 @@ public final class App {
     if (context == null) {
       String db = System.getenv("LARDER_TEST_DB");
       if (db == null) {
-        throw new IllegalStateException("run the tests through ./larder test: it starts a database");
+        throw new IllegalStateException(
+            "run the tests through ./larder test: it starts a database");
       }
       context =
           new SpringApplication(WiseLarder.class)

@@ -52,6 +52,10 @@ public final class ResolvedPlan {
     double residual;
     double turnIn;
     double utilization;
+
+    /** A stockpile is opened in strips: never used worse than strips are. */
+    double stockUtilization;
+
     double senescencePerDay;
     double lossPerDay;
     double dormantBelow;
@@ -173,6 +177,7 @@ public final class ResolvedPlan {
     f.referenceLight = SwardRules.lightCaught(f.extinction, (f.base + f.entry) / 2);
     f.turnIn = field.turnInFor(forage);
     f.utilization = field.utilizationFor(forage);
+    f.stockUtilization = Math.max(f.utilization, forage.utilizationStrip());
     f.senescencePerDay = forage.senescencePerDay();
     f.lossPerDay = SwardRules.lossPerDay(forage.standingLossPerMonth());
     f.dormantBelow = SwardRules.DORMANT_SHARE * curve.peakKgPerHaDay();

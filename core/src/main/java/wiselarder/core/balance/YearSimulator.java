@@ -241,23 +241,31 @@ public final class YearSimulator {
     return best;
   }
 
-  /** Eats from a field; eating 1 kg takes 1/utilization kg down. Returns what was eaten, kg DM. */
+  /**
+   * Eats from a field; eating 1 kg takes 1/utilization kg down. What was kept as stockpile is eaten
+   * first, in strips. Returns what was eaten, kg DM.
+   */
   private double bite(int g, int f, int day, double wantKg) {
     FieldPlan p = plan.fields[f];
     FieldState s = fields[f];
-    double offered = (s.green + s.dead - p.residual) * p.areaHa;
-    double down = Math.min(offered, wantKg / p.utilization);
-    double eaten = down * p.utilization;
-    double standing = p.residue ? eaten : Math.min(eaten, s.stock * p.areaHa * p.utilization);
+    boolean fromStock = s.stock > LEAVE_AT_KG_PER_HA;
+    double above = s.green + s.dead - p.residual;
+    double utilization = fromStock ? p.stockUtilization : p.utilization;
+    double offered = (fromStock ? Math.min(above, s.stock) : above) * p.areaHa;
+    double down = Math.min(offered, wantKg / utilization);
+    double eaten = down * utilization;
     take(s, down / p.areaHa);
     s.stock = Math.max(0, s.stock - down / p.areaHa);
     int at = f * plan.days + day;
     out.fieldEaten[at] += eaten;
-    out.fieldStandingEaten[at] += standing;
     out.trampled[at] += down - eaten;
     out.trampledKg += down - eaten;
-    eat(Shelf.STANDING, g, day, standing);
-    eat(Shelf.GROWING, g, day, eaten - standing);
+    if (fromStock || p.residue) {
+      out.fieldStandingEaten[at] += eaten;
+      eat(Shelf.STANDING, g, day, eaten);
+    } else {
+      eat(Shelf.GROWING, g, day, eaten);
+    }
     return eaten;
   }
 

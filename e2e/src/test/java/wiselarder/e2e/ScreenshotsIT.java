@@ -1,0 +1,64 @@
+package wiselarder.e2e;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ReducedMotion;
+import com.microsoft.playwright.options.ScreenshotAnimations;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+
+/** Takes docs/screenshots from the demo farm; run by {@code ./larder shots}, not by the tests. */
+class ScreenshotsIT {
+  private final Path folder = Path.of(System.getProperty("larder.shots", "target/shots"));
+
+  @Test
+  void takesOnePictureOfEachView() {
+    try (Product product = Product.fresh("shots")) {
+      product.resetDemo();
+      Page page = page(product, 1280, 800);
+      page.navigate(product.url());
+      page.getByTestId("shelves").waitFor();
+      shoot(page, "year", false);
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Ledger")).click();
+      shoot(page, "year-ledger", false);
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Picture")).click();
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Close this gap"))
+          .click();
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Shut Mill Bottom")).click();
+      page.getByTestId("compare").waitFor();
+      shoot(page, "close-gap", false);
+      for (String screen : new String[] {"Land", "Herd", "Store", "Farm"}) {
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(screen).setExact(true))
+            .click();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(screen))
+            .first()
+            .waitFor();
+        shoot(page, screen.toLowerCase(java.util.Locale.ROOT), true);
+      }
+      Page phone = page(product, 390, 844);
+      phone.navigate(product.url());
+      phone.getByTestId("shelves").waitFor();
+      shoot(phone, "year-phone", false);
+    }
+  }
+
+  private static Page page(Product product, int width, int height) {
+    return product
+        .browser()
+        .newContext(
+            new Browser.NewContextOptions()
+                .setViewportSize(width, height)
+                .setReducedMotion(ReducedMotion.REDUCE))
+        .newPage();
+  }
+
+  private void shoot(Page page, String name, boolean whole) {
+    page.evaluate("document.fonts.ready");
+    page.screenshot(
+        new Page.ScreenshotOptions()
+            .setPath(folder.resolve(name + ".png"))
+            .setFullPage(whole)
+            .setAnimations(ScreenshotAnimations.DISABLED));
+  }
+}

@@ -1,0 +1,60 @@
+/** Days of the plan as numbers from 0; dates in UTC so that no clock change moves them. */
+const DAY_MS = 86_400_000;
+const MONTHS =
+  'January February March April May June July August September October November December'.split(
+    ' ',
+  );
+
+export function dayOf(start: string, iso: string): number {
+  return Math.round((Date.parse(iso) - Date.parse(start)) / DAY_MS);
+}
+
+export function isoOf(start: string, day: number): string {
+  return new Date(Date.parse(start) + day * DAY_MS).toISOString().slice(0, 10);
+}
+
+/** "20 February" */
+export function longDate(iso: string): string {
+  return `${Number(iso.slice(8, 10))} ${MONTHS[Number(iso.slice(5, 7)) - 1]}`;
+}
+
+/** "20 Feb" */
+export function shortDate(iso: string): string {
+  return `${Number(iso.slice(8, 10))} ${MONTHS[Number(iso.slice(5, 7)) - 1].slice(0, 3)}`;
+}
+
+/** "20 February" for a plan day. */
+export function longDay(start: string, day: number): string {
+  return longDate(isoOf(start, day));
+}
+
+export function shortDay(start: string, day: number): string {
+  return shortDate(isoOf(start, day));
+}
+
+/** "Sep 2027" from "2027-09". */
+export function monthName(yearMonth: string): string {
+  return `${MONTHS[Number(yearMonth.slice(5, 7)) - 1].slice(0, 3)} ${yearMonth.slice(0, 4)}`;
+}
+
+/** The last day shown for a half-open end. */
+export function lastDay(endExclusive: string): string {
+  return isoOf(endExclusive, -1);
+}
+
+/** Half-open end for a last day that was typed. */
+export function endAfter(lastInclusive: string): string {
+  return isoOf(lastInclusive, 1);
+}
+
+/** Today by the user's clock, as an ISO date. */
+export function today(): string {
+  const now = new Date();
+  return `${now.getFullYear()}-${pad(now.getMonth() + 1)}-${pad(now.getDate())}`;
+}
+
+function pad(n: number): string {
+  return String(n).padStart(2, '0');
+}
+
+export const MONTH_NAMES = MONTHS;

@@ -1,0 +1,129 @@
+<script lang="ts">
+  import type { AnimalGroup } from '../api/client';
+  import { endAfter, lastDay } from '../dates';
+  import { open } from '../plan.svelte';
+  import Choice from './Choice.svelte';
+  import DateField from './DateField.svelte';
+  import MonthDayField from './MonthDayField.svelte';
+  import NumberField from './NumberField.svelte';
+  import TextField from './TextField.svelte';
+
+  let { group, onchange }: { group: AnimalGroup; onchange: (group: AnimalGroup) => void } =
+    $props();
+
+  const kind = $derived(open.catalogue!.kinds.find((k) => k.id === group.kind)!);
+  const kinds = $derived(
+    open.catalogue!.kinds.map((k) => ({
+      id: k.id,
+      name: k.id.replace('/', ', ').replace(/_/g, ' '),
+    })),
+  );
+
+  function set<K extends keyof AnimalGroup>(key: K, value: AnimalGroup[K]) {
+    onchange({ ...group, [key]: value });
+  }
+  function setKind(id: string) {
+    const dam = open.catalogue!.kinds.find((k) => k.id === id)!.dam;
+    onchange({
+      ...group,
+      kind: id,
+      birthStart: dam ? (group.birthStart ?? '--03-15') : null,
+      youngPerDam: dam ? group.youngPerDam || 1 : 0,
+      gainKgPerDay: dam ? 0 : group.gainKgPerDay,
+    });
+  }
+</script>
+
+<div class="grid">
+  <TextField label="Name" value={group.name} oninput={(v) => set('name', v)} />
+  <Choice label="Kind" value={group.kind} options={kinds} onchange={setKind} />
+  <NumberField
+    label="Head"
+    quantity="count"
+    value={group.head}
+    onchange={(v) => v !== null && set('head', Math.round(v))}
+  />
+  <NumberField
+    label="Weight of one"
+    quantity="weight"
+    value={group.weightKg}
+    hint={kind.dam ? '' : 'On the day it comes in'}
+    onchange={(v) => v !== null && set('weightKg', v)}
+  />
+  {#if kind.dam}
+    <MonthDayField
+      label="First birth"
+      value={group.birthStart}
+      none="no births"
+      onchange={(v) => set('birthStart', v)}
+    />
+    {#if group.birthStart}
+      <NumberField
+        label="Births spread over days"
+        quantity="count"
+        value={group.birthSpreadDays}
+        onchange={(v) => v !== null && set('birthSpreadDays', Math.round(v))}
+      />
+      <NumberField
+        label="Young for each dam"
+        quantity="plain"
+        value={group.youngPerDam}
+        onchange={(v) => v !== null && set('youngPerDam', v)}
+      />
+      <MonthDayField
+        label="Weaning"
+        value={group.weaning}
+        none={`${kind.weaningDayDefault} days after`}
+        onchange={(v) => set('weaning', v)}
+      />
+      <MonthDayField
+        label="Young leave"
+        value={group.youngLeave}
+        none="at weaning"
+        onchange={(v) => set('youngLeave', v)}
+      />
+    {/if}
+  {:else}
+    <NumberField
+      label="Daily gain"
+      quantity="gain"
+      value={group.gainKgPerDay}
+      onchange={(v) => v !== null && set('gainKgPerDay', v)}
+    />
+  {/if}
+  <NumberField
+    label="Flat intake"
+    quantity="perDay"
+    value={group.flatIntakeKgPerHeadDay}
+    optional
+    placeholder="by stage"
+    hint="Dry matter; covers young at foot too"
+    onchange={(v) => set('flatIntakeKgPerHeadDay', v)}
+  />
+  <DateField
+    label="Here from"
+    value={group.fromInclusive}
+    onchange={(v) => set('fromInclusive', v)}
+  />
+  <DateField
+    label="Here to, last day"
+    value={group.toExclusive ? lastDay(group.toExclusive) : null}
+    onchange={(v) => set('toExclusive', v ? endAfter(v) : null)}
+  />
+</div>
+<p class="quiet">
+  Dry matter is feed less its water. Intake by weight and stage is a product default, give or take a
+  tenth; your own flat figure wins.
+</p>
+
+<style>
+  .grid {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(11.5rem, 1fr));
+    gap: 0.75rem;
+  }
+  p {
+    font-size: 13px;
+    margin-top: 0.5rem;
+  }
+</style>

@@ -1,0 +1,19 @@
+<script lang="ts">
+  let { label, value, oninput }: { label: string; value: string; oninput: (text: string) => void } =
+    $props();
+</script>
+
+<label>
+  <span>{label}</span>
+  <input class="input" {value} oninput={(e) => oninput(e.currentTarget.value)} />
+</label>
+
+<style>
+  label {
+    display: block;
+  }
+  span {
+    display: block;
+    font-size: 13px;
+  }
+</style>

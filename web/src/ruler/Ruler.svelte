@@ -1,0 +1,100 @@
+<script lang="ts">
+  import type { YearView } from '../api/client';
+  import { dayOf, monthName, shortDay, today } from '../dates';
+  import type { RulerScale } from './scale';
+
+  let { year, scale }: { year: YearView; scale: RulerScale } = $props();
+
+  const HEIGHT = 44;
+  const narrow = $derived(scale.width < 700);
+  const now = $derived(dayOf(year.start, today()));
+  const births = $derived.by(() => {
+    const windows = year.groups.flatMap((g) => g.births);
+    return windows
+      .map(([a, b]) => [Math.max(0, a), Math.min(year.days, b + 1)])
+      .filter(([a, b]) => b > a);
+  });
+  const weanings = $derived([...new Set(year.groups.flatMap((g) => g.weanings))]);
+  const summary = $derived(
+    `Ruler of the plan year, ${year.ledger.length} months from ${monthName(year.ledger[0].month)}. ` +
+      year.bands
+        .map(
+          (b) =>
+            `${b.kind === 'FIRST_FROST' ? 'First' : 'Last'} killing frost usually ${shortDay(year.start, b.midDay)}`,
+        )
+        .join(', '),
+  );
+</script>
+
+<svg width={scale.width} height={HEIGHT} role="img" aria-label={summary} class="block">
+  {#each year.bands as band (band.kind)}
+    <rect
+      x={scale.x(band.fromDay)}
+      y="0"
+      width={scale.x(band.toDay) - scale.x(band.fromDay)}
+      height={HEIGHT}
+      fill="#dce7f7"
+    />
+    {#if !narrow}
+      <text
+        x={(scale.x(band.fromDay) + scale.x(band.toDay)) / 2}
+        y="11"
+        text-anchor="middle"
+        class="note">{band.kind === 'FIRST_FROST' ? 'first frost' : 'last frost'}</text
+      >
+    {/if}
+  {/each}
+  {#each births as [from, to], i (i)}
+    <rect
+      x={scale.x(from)}
+      y={HEIGHT - 6}
+      width={scale.x(to) - scale.x(from)}
+      height="4"
+      fill="#16233a"
+    />
+  {/each}
+  {#if !narrow}
+    <rect x="20" y="20" width="14" height="4" fill="#16233a" />
+    <text x="39" y="26" class="note">births</text>
+    <path d="M84 18l4 4l-4 4l-4 -4Z" fill="#16233a" />
+    <text x="92" y="26" class="note">weaning</text>
+  {/if}
+
+  {#each weanings as day (day)}
+    <path d={`M${scale.x(day)} ${HEIGHT - 9}l4 4l-4 4l-4 -4Z`} fill="#16233a" />
+  {/each}
+  {#each year.ledger as month (month.startDay)}
+    <path d={`M${scale.x(month.startDay)} 16V${HEIGHT}`} stroke="#16233a" />
+    {#if scale.x(month.endDay) - scale.x(month.startDay) > 26}
+      <text x={scale.x(month.startDay) + 4} y="30" class="month"
+        >{monthName(month.month).slice(0, 3)}</text
+      >
+    {:else if scale.x(month.endDay) - scale.x(month.startDay) > 10}
+      <text x={scale.x(month.startDay) + 2} y="30" class="month"
+        >{monthName(month.month).slice(0, 1)}</text
+      >
+    {/if}
+  {/each}
+  <path d={`M0 ${HEIGHT - 0.5}H${scale.width}`} stroke="#1b3a93" />
+  {#if now >= 0 && now < year.days}
+    <rect x={scale.x(now)} y="0" width="40" height="14" fill="#1b3a93" />
+    <text x={scale.x(now) + 4} y="11" fill="#ffffff" class="note light">today</text>
+    <path d={`M${scale.x(now)} 0V${HEIGHT}`} stroke="#1b3a93" stroke-width="1.5" />
+  {/if}
+</svg>
+
+<style>
+  .note {
+    font-size: 11px;
+    fill: #3d4b63;
+  }
+  .light {
+    fill: #ffffff;
+    font-weight: 700;
+  }
+  .month {
+    font-size: 13px;
+    font-weight: 700;
+    fill: #16233a;
+  }
+</style>

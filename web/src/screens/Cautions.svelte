@@ -1,0 +1,50 @@
+<script lang="ts">
+  import type { YearView } from '../api/client';
+  import { shortDay } from '../dates';
+  import { open } from '../plan.svelte';
+
+  let { year }: { year: YearView } = $props();
+  const farm = $derived(open.view!.farm);
+  const grouped = $derived.by(() => {
+    const by = new Map<string, YearView['cautions']>();
+    for (const c of year.cautions) by.set(c.hazardId, [...(by.get(c.hazardId) ?? []), c]);
+    return [...by.values()];
+  });
+  const field = (id: string) => farm.fields.find((f) => f.id === id)?.name ?? id;
+</script>
+
+{#if grouped.length}
+  <section aria-labelledby="cautions">
+    <h2 id="cautions">Cautions</h2>
+    {#each grouped as list (list[0].hazardId)}
+      <article class={['panel', list[0].severity]}>
+        <h3>{list[0].title}</h3>
+        <p>
+          {#each list as c, i (i)}{i > 0 ? ', ' : ''}<strong>{field(c.fieldId)}</strong
+            >{#if c.blocks}, shut {shortDay(year.start, c.fromDay)} to {shortDay(
+                year.start,
+                Math.min(c.toDay, year.days) - 1,
+              )}{/if}{/each}.
+        </p>
+        <p>{list[0].action}</p>
+        <p class="quiet">Ask: {list[0].whoToAsk}. Product label and local code stand above this.</p>
+      </article>
+    {/each}
+  </section>
+{/if}
+
+<style>
+  section {
+    margin-top: 1rem;
+  }
+  article {
+    padding: 0.75rem 1rem;
+    margin-top: 0.6rem;
+  }
+  .danger {
+    border-left: 4px solid var(--bare);
+  }
+  .caution {
+    border-left: 4px solid var(--standing);
+  }
+</style>

@@ -1,0 +1,130 @@
+<script lang="ts">
+  import { onDestroy, untrack } from 'svelte';
+  import type { Settings } from '../api/client';
+  import Choice from '../forms/Choice.svelte';
+  import DateField from '../forms/DateField.svelte';
+  import { Draft } from '../forms/draft.svelte';
+  import NumberField from '../forms/NumberField.svelte';
+  import SaveBar from '../forms/SaveBar.svelte';
+  import TextField from '../forms/TextField.svelte';
+  import { open } from '../plan.svelte';
+  import MiniYear from '../ruler/MiniYear.svelte';
+
+  interface Setting extends Settings {
+    id: string;
+    start: string;
+    months: number;
+  }
+  const draft = new Draft<Setting>((s) => [
+    {
+      setFarm: {
+        name: s.name,
+        note: s.note,
+        climateId: s.climateId,
+        units: s.units,
+        currency: s.currency,
+        audKg: s.audKg,
+      },
+    },
+    { setYear: { start: s.start, months: s.months } },
+  ]);
+
+  untrack(() => choose());
+  onDestroy(() => open.dropTrial());
+
+  function choose() {
+    const { farm, plan } = open.view!;
+    draft.choose({
+      id: 'farm',
+      name: farm.name,
+      note: farm.note,
+      climateId: farm.climateId,
+      units: farm.units,
+      currency: farm.currency,
+      audKg: farm.audKg,
+      start: plan.year.start,
+      months: plan.year.months,
+    });
+  }
+</script>
+
+<MiniYear />
+{#if draft.item}
+  {@const s = draft.item}
+  <section class="panel" aria-label="Farm and plan year">
+    <h1>Farm and plan year</h1>
+    <div class="grid">
+      <TextField label="Farm" value={s.name} oninput={(v) => draft.set('name', v)} />
+      <Choice
+        label="Climate"
+        value={s.climateId}
+        options={open.catalogue!.climates}
+        onchange={(v) => draft.set('climateId', v)}
+      />
+      <Choice
+        label="Units"
+        value={s.units}
+        options={[
+          { id: 'IMPERIAL', name: 'lb, acres' },
+          { id: 'METRIC', name: 'kg, hectares' },
+        ]}
+        onchange={(v) => draft.set('units', v as Settings['units'])}
+      />
+      <TextField label="Currency" value={s.currency} oninput={(v) => draft.set('currency', v)} />
+      <NumberField
+        label="An animal unit eats in a day"
+        quantity="gain"
+        value={s.audKg}
+        onchange={(v) => v !== null && draft.set('audKg', v)}
+      />
+      <DateField
+        label="Plan year begins"
+        value={s.start}
+        onchange={(v) => v && draft.set('start', v)}
+      />
+      <NumberField
+        label="Months"
+        quantity="count"
+        value={s.months}
+        hint="12 to 24"
+        onchange={(v) => v !== null && draft.set('months', Math.round(v))}
+      />
+    </div>
+    <label class="note"
+      ><span>Note</span><textarea
+        class="input"
+        rows="5"
+        value={s.note}
+        oninput={(e) => draft.set('note', e.currentTarget.value)}></textarea></label
+    >
+    <SaveBar
+      what="settings"
+      changed={draft.changed}
+      onsave={() => draft.save()}
+      ondiscard={choose}
+    />
+  </section>
+{/if}
+
+<style>
+  section {
+    margin: 1rem 20px 2rem;
+    padding: 1rem;
+  }
+  h1 {
+    font-size: 1.3rem;
+    margin-bottom: 0.5rem;
+  }
+  .grid {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(13rem, 1fr));
+    gap: 0.75rem;
+  }
+  .note {
+    display: block;
+    margin-top: 0.75rem;
+  }
+  .note span {
+    font-size: 13px;
+  }
+</style>

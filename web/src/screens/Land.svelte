@@ -1,0 +1,118 @@
+<script lang="ts">
+  import { onDestroy, untrack } from 'svelte';
+  import type { Field } from '../api/client';
+  import CutForm from '../forms/CutForm.svelte';
+  import { Draft } from '../forms/draft.svelte';
+  import FieldForm from '../forms/FieldForm.svelte';
+  import ItemList from '../forms/ItemList.svelte';
+  import SaveBar from '../forms/SaveBar.svelte';
+  import ShutForm from '../forms/ShutForm.svelte';
+  import { freshId, open } from '../plan.svelte';
+  import MiniYear from '../ruler/MiniYear.svelte';
+  import { amount } from '../units';
+
+  const draft = new Draft<Field>((field) => [{ putField: field }]);
+  const fields = $derived(open.view!.farm.fields);
+  const forages = $derived(new Map(open.catalogue!.forages.map((f) => [f.id, f])));
+  const items = $derived(
+    fields.map((f) => ({
+      id: f.id,
+      name: f.name,
+      figure: amount(f.areaHa, 'area', open.system),
+      note: forages.get(f.stand.forageId)?.name ?? f.stand.forageId,
+    })),
+  );
+  const known = $derived(fields.some((f) => f.id === draft.item?.id));
+
+  untrack(() => draft.choose(fields[0] ?? null));
+  onDestroy(() => open.dropTrial());
+
+  function choose(id: string) {
+    draft.choose(fields.find((f) => f.id === id) ?? null);
+  }
+  function add() {
+    const id = freshId(
+      'field',
+      fields.map((f) => f.id),
+    );
+    draft.choose(
+      {
+        id,
+        name: `Field ${fields.length + 1}`,
+        areaHa: 4,
+        stand: {
+          forageId: firstForage(),
+          yieldKgPerHa: null,
+          monthlyKgPerHaDay: null,
+          openingCoverKgPerHa: null,
+          openingDeadShare: 0.1,
+          fromInclusive: null,
+          toExclusive: null,
+        },
+        grazing: 'ROTATIONAL',
+        utilization: null,
+        residualKgPerHa: null,
+        turnInKgPerHa: null,
+        hayable: false,
+        note: '',
+      },
+      true,
+    );
+  }
+  function firstForage(): string {
+    const climate = open.view!.farm.climateId;
+    return open.catalogue!.forages.find((f) => f.curves[climate])!.id;
+  }
+  async function remove() {
+    if (await open.edit([{ removeField: draft.item!.id }])) draft.choose(fields[0] ?? null);
+  }
+</script>
+
+<MiniYear />
+<div class="editor">
+  <ItemList
+    title="Land"
+    {items}
+    chosenId={draft.item?.id ?? null}
+    onchoose={choose}
+    addLabel="Add field"
+    onadd={add}
+  />
+  {#if draft.item}
+    <section aria-label="Field" class="panel">
+      <FieldForm {draft} />
+      <SaveBar
+        what="field"
+        changed={draft.changed}
+        onsave={() => draft.save()}
+        ondiscard={() =>
+          draft.choose(fields.find((f) => f.id === draft.item!.id) ?? fields[0] ?? null)}
+        onremove={known ? remove : null}
+      />
+      {#if known && !draft.changed}
+        <ShutForm field={draft.item} />
+        {#if draft.item.hayable}<CutForm field={draft.item} />{/if}
+      {/if}
+    </section>
+  {:else}
+    <p class="panel empty">No field yet. Add one to see what it feeds.</p>
+  {/if}
+</div>
+
+<style>
+  .editor {
+    display: grid;
+    grid-template-columns: minmax(15rem, 21rem) 1fr;
+    gap: 1rem;
+    padding: 1rem 20px 2rem;
+  }
+  @media (max-width: 760px) {
+    .editor {
+      grid-template-columns: 1fr;
+    }
+  }
+  section.panel,
+  .empty {
+    padding: 1rem;
+  }
+</style>

@@ -1,0 +1,71 @@
+<script lang="ts">
+  import { lastDay, shortDate } from '../dates';
+  import { open } from '../plan.svelte';
+  import { amount } from '../units';
+  import { plural } from '../words';
+
+  const plan = $derived(open.view!.plan);
+  const farm = $derived(open.view!.farm);
+  const field = (id: string) => farm.fields.find((f) => f.id === id)?.name ?? id;
+</script>
+
+<section aria-labelledby="planned" data-testid="planned">
+  <h2 id="planned">What the plan does</h2>
+  <ul class="panel">
+    {#each plan.closings as c (c.id)}
+      <li>
+        <span
+          >Shut {field(c.fieldId)} from {shortDate(c.fromInclusive)} to {shortDate(
+            lastDay(c.toExclusive),
+          )}</span
+        >
+        <button class="btn plain" onclick={() => open.edit([{ removeClosing: c.id }])}
+          >Take back<span class="visually-hidden"> shutting {field(c.fieldId)}</span></button
+        >
+      </li>
+    {/each}
+    {#each plan.purchases as p (p.id)}
+      <li>
+        <span
+          >Buy {p.lot.units.toLocaleString('en-US')}
+          {plural(p.lot.unitName, p.lot.units)} of {amount(
+            p.lot.kgPerUnitAsFed,
+            'weight',
+            open.system,
+          )}, there on {shortDate(p.date)}</span
+        >
+        <button class="btn plain" onclick={() => open.edit([{ removePurchase: p.id }])}
+          >Take back<span class="visually-hidden"> buying {p.lot.name}</span></button
+        >
+      </li>
+    {/each}
+    {#each plan.cuts as c (c.id)}
+      <li>
+        <span>Cut {field(c.fieldId)} for hay on {shortDate(c.date)}</span>
+        <button class="btn plain" onclick={() => open.edit([{ removeCut: c.id }])}
+          >Take back<span class="visually-hidden"> cutting {field(c.fieldId)}</span></button
+        >
+      </li>
+    {/each}
+    {#if plan.closings.length + plan.purchases.length + plan.cuts.length === 0}
+      <li>Nothing yet: no field is shut, no hay cut or bought.</li>
+    {/if}
+  </ul>
+</section>
+
+<style>
+  ul {
+    margin-top: 0.6rem;
+  }
+  li {
+    display: flex;
+    justify-content: space-between;
+    align-items: center;
+    gap: 1rem;
+    padding: 0.4rem 1rem;
+    border-bottom: 1px solid var(--line);
+  }
+  li:last-child {
+    border-bottom: none;
+  }
+</style>

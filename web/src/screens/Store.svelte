@@ -1,0 +1,111 @@
+<script lang="ts">
+  import { onDestroy, untrack } from 'svelte';
+  import type { Lot } from '../api/client';
+  import { Draft } from '../forms/draft.svelte';
+  import ItemList from '../forms/ItemList.svelte';
+  import LotForm from '../forms/LotForm.svelte';
+  import SaveBar from '../forms/SaveBar.svelte';
+  import { freshId, open } from '../plan.svelte';
+  import MiniYear from '../ruler/MiniYear.svelte';
+  import { rulerScale } from '../ruler/scale';
+  import StoreLevel from '../ruler/StoreLevel.svelte';
+  import { amount } from '../units';
+  import { plural } from '../words';
+  import HaySum from './HaySum.svelte';
+  import Planned from './Planned.svelte';
+
+  let width = $state(1280);
+  const draft = new Draft<Lot>((lot) => [{ putLot: lot }]);
+  const farm = $derived(open.view!.farm);
+  const lots = $derived(farm.lots);
+  const items = $derived(
+    lots.map((l) => ({
+      id: l.id,
+      name: l.name,
+      figure: l.units.toLocaleString('en-US'),
+      note: `${plural(l.unitName, l.units)}, ${amount(l.units * l.kgPerUnitAsFed * l.dmShare, 'bulk', open.system)} of dry matter`,
+    })),
+  );
+  const known = $derived(lots.some((l) => l.id === draft.item?.id));
+  const scale = $derived(rulerScale(width, open.year.days, width < 700 ? 92 : 168));
+
+  untrack(() => draft.choose(lots[0] ?? null));
+  onDestroy(() => open.dropTrial());
+
+  function add() {
+    const taken = open.year.lots.map((l) => l.id);
+    draft.choose(
+      {
+        id: freshId('lot', taken),
+        name: `Lot ${lots.length + 1}`,
+        unitName: 'round bale',
+        units: 40,
+        kgPerUnitAsFed: 365,
+        dmShare: 0.87,
+        storageMethodId: 's_barn',
+        feedingMethodId: 'f_ring_open',
+        pricePerTonneAsFed: null,
+        note: '',
+      },
+      true,
+    );
+  }
+  async function remove() {
+    if (await open.edit([{ removeLot: draft.item!.id }])) draft.choose(lots[0] ?? null);
+  }
+</script>
+
+<MiniYear />
+<div bind:clientWidth={width}><StoreLevel year={open.year} {scale} system={open.system} /></div>
+<div class="editor">
+  <ItemList
+    title="Store"
+    {items}
+    chosenId={draft.item?.id ?? null}
+    onchoose={(id) => draft.choose(lots.find((l) => l.id === id) ?? null)}
+    addLabel="Add lot"
+    onadd={add}
+  />
+  <div>
+    {#if draft.item}
+      <section aria-label="Lot" class="panel">
+        <LotForm
+          lot={draft.item}
+          onchange={(key, value) => draft.set(key, value)}
+          currency={farm.currency}
+        />
+        <SaveBar
+          what="lot"
+          changed={draft.changed}
+          onsave={() => draft.save()}
+          ondiscard={() =>
+            draft.choose(lots.find((l) => l.id === draft.item!.id) ?? lots[0] ?? null)}
+          onremove={known ? remove : null}
+        />
+      </section>
+      {#if known}<HaySum lotId={draft.item.id} />{/if}
+    {:else}
+      <p class="panel empty">Nothing put by yet. Add a lot to see how long it lasts.</p>
+    {/if}
+    <Planned />
+  </div>
+</div>
+
+<style>
+  .editor {
+    display: grid;
+    grid-template-columns: minmax(15rem, 21rem) 1fr;
+    gap: 1rem;
+    padding: 1rem 20px 2rem;
+  }
+  @media (max-width: 760px) {
+    .editor {
+      grid-template-columns: 1fr;
+    }
+  }
+  section.panel,
+  .empty {
+    padding: 1rem;
+    margin-bottom: 1rem;
+  }
+</style>

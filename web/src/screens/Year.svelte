@@ -1,0 +1,111 @@
+<script lang="ts">
+  import CloseGap from '../close/CloseGap.svelte';
+  import { open } from '../plan.svelte';
+  import Lanes from '../ruler/Lanes.svelte';
+  import Ruler from '../ruler/Ruler.svelte';
+  import { rulerScale } from '../ruler/scale';
+  import Shelves from '../ruler/Shelves.svelte';
+  import StoreLevel from '../ruler/StoreLevel.svelte';
+  import { storeGaps, verdict } from '../words';
+  import Cautions from './Cautions.svelte';
+  import Gaps from './Gaps.svelte';
+  import Ledger from './Ledger.svelte';
+  import Planned from './Planned.svelte';
+
+  let width = $state(1280);
+  let shown = $state<'picture' | 'ledger'>('picture');
+  let closing = $state(false);
+  const year = $derived(open.year);
+  const said = $derived(verdict(year, open.system));
+  const scale = $derived(rulerScale(width, year.days, width < 700 ? 92 : 168));
+  const gapIndex = $derived(year.gaps.indexOf(storeGaps(year)[0]));
+
+  function startClosing() {
+    closing = true;
+  }
+</script>
+
+<section class="verdict" aria-live="polite">
+  <div>
+    <h1 data-testid="verdict">{said.headline}</h1>
+    <p class="quiet" data-testid="verdict-detail">{said.detail}</p>
+  </div>
+  {#if gapIndex >= 0 && !closing}
+    <button class="btn preset-filled-primary-500" onclick={startClosing}>Close this gap</button>
+  {/if}
+</section>
+
+{#if closing}
+  <CloseGap ondone={() => (closing = false)} />
+{/if}
+
+<div class="views" role="group" aria-label="View">
+  <button class="btn plain" aria-pressed={shown === 'picture'} onclick={() => (shown = 'picture')}
+    >Picture</button
+  >
+  <button class="btn plain" aria-pressed={shown === 'ledger'} onclick={() => (shown = 'ledger')}
+    >Ledger</button
+  >
+  {#if open.ghost && shown === 'picture'}
+    <span class="quiet"
+      >Dashed: fed {open.trial ? 'as the plan stands' : 'before the last change'}</span
+    >
+  {/if}
+</div>
+
+{#if shown === 'picture'}
+  <div bind:clientWidth={width} class="picture">
+    <div class="sticky"><Ruler {year} {scale} /></div>
+    <Shelves {year} ghost={open.ghost} {scale} system={open.system} />
+    <Lanes {year} {scale} />
+    <StoreLevel {year} {scale} system={open.system} />
+  </div>
+{:else}
+  <Ledger {year} system={open.system} />
+{/if}
+
+<div class="below">
+  <Gaps {year} onclose={startClosing} />
+  <div>
+    <Planned />
+    <Cautions {year} />
+  </div>
+</div>
+
+<style>
+  .verdict {
+    display: flex;
+    flex-wrap: wrap;
+    justify-content: space-between;
+    align-items: center;
+    gap: 0.75rem 2rem;
+    padding: 0.9rem 20px 0.6rem;
+  }
+  .views {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0.5rem;
+    padding: 0 20px 0.5rem;
+  }
+  .views [aria-pressed='true'] {
+    background: var(--cobalt);
+    color: #ffffff;
+  }
+  .picture {
+    overflow-x: clip;
+  }
+  .sticky {
+    position: sticky;
+    top: 0;
+    z-index: 2;
+    background: var(--ground);
+    border-top: 1px solid var(--line);
+  }
+  .below {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 26rem), 1fr));
+    gap: 1rem;
+    padding: 1rem 20px 2rem;
+  }
+</style>

@@ -1,0 +1,6 @@
+class NoResizeObserver {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+}
+globalThis.ResizeObserver ??= NoResizeObserver as unknown as typeof ResizeObserver;

@@ -1,0 +1,131 @@
+/** Conversion and print of quantities. Inside all is SI: kg DM, ha, kg/ha. */
+export type System = 'IMPERIAL' | 'METRIC';
+
+export type Quantity =
+  | 'area'
+  | 'mass'
+  | 'bulk'
+  | 'massPerArea'
+  | 'rate'
+  | 'weight'
+  | 'gain'
+  | 'perDay'
+  | 'pricePerMass'
+  | 'share'
+  | 'count'
+  | 'plain';
+
+const KG_PER_LB = 0.45359237;
+const HA_PER_ACRE = 0.40468564224;
+const LB_AC_PER_KG_HA = HA_PER_ACRE / KG_PER_LB;
+const KG_PER_TON = 2000 * KG_PER_LB;
+
+interface Unit {
+  factor: number;
+  unit: string;
+  digits: number;
+}
+
+const UNITS: Record<Quantity, Record<System, Unit>> = {
+  area: {
+    IMPERIAL: { factor: 1 / HA_PER_ACRE, unit: 'ac', digits: 1 },
+    METRIC: { factor: 1, unit: 'ha', digits: 2 },
+  },
+  mass: {
+    IMPERIAL: { factor: 1 / KG_PER_LB, unit: 'lb', digits: 0 },
+    METRIC: { factor: 1, unit: 'kg', digits: 0 },
+  },
+  bulk: {
+    IMPERIAL: { factor: 1 / KG_PER_TON, unit: 'tons', digits: 1 },
+    METRIC: { factor: 0.001, unit: 't', digits: 1 },
+  },
+  massPerArea: {
+    IMPERIAL: { factor: LB_AC_PER_KG_HA, unit: 'lb/ac', digits: 0 },
+    METRIC: { factor: 1, unit: 'kg/ha', digits: 0 },
+  },
+  rate: {
+    IMPERIAL: { factor: LB_AC_PER_KG_HA, unit: 'lb/ac/day', digits: 1 },
+    METRIC: { factor: 1, unit: 'kg/ha/day', digits: 1 },
+  },
+  weight: {
+    IMPERIAL: { factor: 1 / KG_PER_LB, unit: 'lb', digits: 0 },
+    METRIC: { factor: 1, unit: 'kg', digits: 0 },
+  },
+  gain: {
+    IMPERIAL: { factor: 1 / KG_PER_LB, unit: 'lb/day', digits: 2 },
+    METRIC: { factor: 1, unit: 'kg/day', digits: 2 },
+  },
+  perDay: {
+    IMPERIAL: { factor: 1 / KG_PER_LB, unit: 'lb/head/day', digits: 1 },
+    METRIC: { factor: 1, unit: 'kg/head/day', digits: 1 },
+  },
+  pricePerMass: {
+    IMPERIAL: { factor: KG_PER_TON / 1000, unit: 'a ton', digits: 0 },
+    METRIC: { factor: 1, unit: 'a tonne', digits: 0 },
+  },
+  share: {
+    IMPERIAL: { factor: 100, unit: '%', digits: 0 },
+    METRIC: { factor: 100, unit: '%', digits: 0 },
+  },
+  count: {
+    IMPERIAL: { factor: 1, unit: '', digits: 0 },
+    METRIC: { factor: 1, unit: '', digits: 0 },
+  },
+  plain: {
+    IMPERIAL: { factor: 1, unit: '', digits: 1 },
+    METRIC: { factor: 1, unit: '', digits: 1 },
+  },
+};
+
+export function unitOf(quantity: Quantity, system: System): string {
+  return UNITS[quantity][system].unit;
+}
+
+/** SI to what is shown, unrounded. */
+export function shown(si: number, quantity: Quantity, system: System): number {
+  return si * UNITS[quantity][system].factor;
+}
+
+/** What was typed to SI. */
+export function toSi(value: number, quantity: Quantity, system: System): number {
+  return value / UNITS[quantity][system].factor;
+}
+
+/** More decimals in an input box than in print, where a keeper types them. */
+const INPUT_DIGITS: Partial<Record<Quantity, number>> = { share: 1, plain: 1, area: 1 };
+
+/** Rounded for an input box: no more decimals than the quantity deserves. */
+export function rounded(si: number, quantity: Quantity, system: System): number {
+  const digits = UNITS[quantity][system].digits + (INPUT_DIGITS[quantity] ?? 0);
+  return Number(shown(si, quantity, system).toFixed(digits));
+}
+
+/** Number with thousands separators, without its unit. */
+export function figure(si: number, quantity: Quantity, system: System): string {
+  const { digits } = UNITS[quantity][system];
+  return shown(si, quantity, system).toLocaleString('en-US', {
+    minimumFractionDigits: digits,
+    maximumFractionDigits: digits,
+  });
+}
+
+/** Number with its unit. */
+export function amount(si: number, quantity: Quantity, system: System): string {
+  const unit = unitOf(quantity, system);
+  const text = figure(si, quantity, system);
+  return unit === '%' ? text + unit : unit ? `${text} ${unit}` : text;
+}
+
+/** Names the measure an input of the API is in, by the unit at the end of its name. */
+export function quantityOf(field: string): Quantity {
+  if (field.endsWith('areaHa')) return 'area';
+  if (/KgPerHaDay$/.test(field)) return 'rate';
+  if (/KgPerHa$/.test(field)) return 'massPerArea';
+  if (/gainKgPerDay$/.test(field)) return 'gain';
+  if (/KgPerHeadDay$/.test(field)) return 'perDay';
+  if (/(weightKg|kgPerUnitAsFed)$/.test(field)) return 'weight';
+  if (/pricePerTonneAsFed$/.test(field)) return 'pricePerMass';
+  if (/(Share|utilization)$/.test(field)) return 'share';
+  if (/(head|units|Days|months)$/.test(field)) return 'count';
+  return 'plain';
+}
