@@ -1,6 +1,6 @@
 /** Sentences. The server sends codes and figures; what they mean in words is written here. */
 import type { Gap, Lever, LotYear, PlanView, Problem, YearView } from './api/client';
-import { longDay, shortDate } from './dates';
+import { longDay } from './dates';
 import { amount, figure, quantityOf, unitOf, type System } from './units';
 
 type Farm = PlanView['farm'];

@@ -76,9 +76,4 @@
     font-weight: 700;
     fill: #b3330f;
   }
-  .halo {
-    paint-order: stroke;
-    stroke: #ffffff;
-    stroke-width: 4px;
-  }
 </style>

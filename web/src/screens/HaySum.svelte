@@ -7,8 +7,8 @@
   let { lotId }: { lotId: string } = $props();
   const farm = $derived(open.view!.farm);
   const lot = $derived(farm.lots.find((l) => l.id === lotId));
-  const sums = $derived(open.year.haySums.filter((s) => s.lotId === lotId && s.units > 0));
-  const units = $derived(sums.reduce((n, s) => n + s.units, 0));
+  const sums = $derived(open.year.haySums.filter((s) => s.lotId === lotId && s.groupId && s.units > 0));
+  const all = $derived(open.year.haySums.find((s) => s.lotId === lotId && !s.groupId));
 </script>
 
 {#if lot}
@@ -49,19 +49,19 @@
             <td></td>
             <td class="number"
               >{figure(
-                sums.reduce((n, s) => n + s.fedKg, 0),
+                all?.fedKg ?? 0,
                 'mass',
                 open.system,
               )}</td
             >
             <td class="number"
               >{figure(
-                sums.reduce((n, s) => n + s.bareKg, 0),
+                all?.bareKg ?? 0,
                 'mass',
                 open.system,
               )}</td
             >
-            <td class="number">{units.toLocaleString('en-US')}</td>
+            <td class="number">{(all?.units ?? 0).toLocaleString('en-US')}</td>
           </tr>
         </tbody>
       </table>
@@ -71,7 +71,7 @@
         lot.unitName,
         2,
       )} of {amount(lot.kgPerUnitAsFed, 'weight', open.system)}: losses in store and at feeding
-      taken off, each group rounded up to whole ones.
+      taken off, rounded up to whole ones.
     </p>
   </section>
 {/if}

@@ -15,7 +15,7 @@ import wiselarder.core.store.Lot;
  * @param lastDay last such day, -1 when there is none
  * @param fedKg stored feed eaten, kg DM
  * @param bareKg need that nothing met, kg DM
- * @param units whole units of the lot that would meet both
+ * @param exactUnits units of the lot that would meet both, before rounding up
  */
 public record HaySum(
     String groupId,
@@ -25,10 +25,34 @@ public record HaySum(
     int lastDay,
     double fedKg,
     double bareKg,
-    int units) {
+    double exactUnits) {
 
   /** Guards against rounding up a rounding error, in units. */
   private static final double GUARD = 1e-6;
+
+  /** Whole units: what has to be opened. */
+  public int units() {
+    return (int) Math.ceil(exactUnits - GUARD);
+  }
+
+  /** The sum for several groups that eat from one heap, rounded up once; its group id is empty. */
+  public static HaySum together(List<HaySum> sums) {
+    double fed = 0;
+    double bare = 0;
+    double units = 0;
+    int days = 0;
+    int first = -1;
+    int last = -1;
+    for (HaySum s : sums) {
+      fed += s.fedKg;
+      bare += s.bareKg;
+      units += s.exactUnits;
+      days = Math.max(days, s.days);
+      first = s.firstDay < 0 ? first : first < 0 ? s.firstDay : Math.min(first, s.firstDay);
+      last = Math.max(last, s.lastDay);
+    }
+    return new HaySum("", sums.get(0).lotId, days, first, last, fed, bare, units);
+  }
 
   /** The sum for each group, all by the same lot. */
   public static List<HaySum> ofAll(YearBalance balance, int lot) {
@@ -69,7 +93,6 @@ public record HaySum(
       units += (stored + missing) / usable;
     }
     String id = b.stated().farm().groups().get(group).id();
-    return new HaySum(
-        id, stated.id(), days, first, last, fed, bare, (int) Math.ceil(units - GUARD));
+    return new HaySum(id, stated.id(), days, first, last, fed, bare, units);
   }
 }

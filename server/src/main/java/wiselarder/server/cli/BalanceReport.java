@@ -95,9 +95,8 @@ final class BalanceReport {
     for (int l = 0; l < balance.stated().farm().lots().size(); l++) {
       var lot = balance.stated().farm().lots().get(l);
       out.append("Hay sum in %ss of %s:%n".formatted(lot.unitName(), lot.name()));
-      int all = 0;
-      for (HaySum sum : HaySum.ofAll(balance, l)) {
-        all += sum.units();
+      List<HaySum> sums = HaySum.ofAll(balance, l);
+      for (HaySum sum : sums) {
         out.append(
             "  %-28s %4d days %6d%n".formatted(groupName(sum.groupId()), sum.days(), sum.units()));
       }

@@ -100,7 +100,7 @@ public record YearView(
       int toDay,
       boolean blocks) {}
 
-  /** How many units of a lot a group needs. */
+  /** How many units of a lot a group needs; group id empty for all groups together. */
   public record HaySumView(
       String groupId,
       String lotId,
@@ -259,7 +259,11 @@ public record YearView(
   private static List<HaySumView> haySums(YearBalance b) {
     List<HaySumView> views = new ArrayList<>();
     for (int l = 0; l < b.stated().allLots().size(); l++) {
-      for (HaySum s : HaySum.ofAll(b, l)) {
+      List<HaySum> sums = new ArrayList<>(HaySum.ofAll(b, l));
+      if (!sums.isEmpty()) {
+        sums.add(HaySum.together(sums));
+      }
+      for (HaySum s : sums) {
         views.add(
             new HaySumView(
                 s.groupId(),

@@ -1,0 +1,114 @@
+package wiselarder.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.tngtech.archunit.core.domain.Dependency;
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import org.junit.jupiter.api.Test;
+
+/** The core's packages and every edge that is allowed between them. */
+class ArchitectureTest {
+  private static final JavaClasses CORE =
+      new ClassFileImporter()
+          .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+          .importPackages("wiselarder.core");
+
+  private static final Map<String, Set<String>> ALLOWED =
+      Map.ofEntries(
+          Map.entry("reference", Set.of()),
+          Map.entry("quantity", Set.of()),
+          Map.entry("calendar", Set.of("quantity")),
+          Map.entry("weather", Set.of("calendar", "reference")),
+          Map.entry("forage", Set.of("quantity", "calendar", "reference")),
+          Map.entry("land", Set.of("quantity", "forage")),
+          Map.entry("herd", Set.of("quantity", "calendar", "reference")),
+          Map.entry("store", Set.of("quantity", "reference")),
+          Map.entry(
+              "plan", Set.of("quantity", "calendar", "weather", "forage", "land", "herd", "store")),
+          Map.entry(
+              "caution",
+              Set.of("reference", "calendar", "weather", "forage", "land", "herd", "plan")),
+          Map.entry(
+              "balance",
+              Set.of("calendar", "forage", "land", "herd", "store", "plan", "caution", "weather")),
+          Map.entry("gap", Set.of("balance", "plan", "land", "caution", "calendar", "herd")),
+          Map.entry(
+              "closing",
+              Set.of(
+                  "gap",
+                  "balance",
+                  "plan",
+                  "land",
+                  "store",
+                  "caution",
+                  "calendar",
+                  "weather",
+                  "forage")));
+
+  @Test
+  void onlyListedEdgesBetweenPackages() {
+    Set<String> wrong = new TreeSet<>();
+    for (JavaClass from : CORE) {
+      for (Dependency d : from.getDirectDependenciesFromSelf()) {
+        String source = word(from.getPackageName());
+        String target = word(d.getTargetClass().getPackageName());
+        if (!target.isEmpty()
+            && !source.equals(target)
+            && !ALLOWED.getOrDefault(source, Set.of()).contains(target)) {
+          wrong.add(source + " -> " + target + ": " + d.getDescription());
+        }
+      }
+    }
+    assertThat(wrong).as("edges that no rule allows").isEmpty();
+  }
+
+  @Test
+  void packagesFormNoCircle() {
+    slices().matching("wiselarder.core.(*)..").should().beFreeOfCycles().check(CORE);
+  }
+
+  @Test
+  void coreKnowsNoFramework() {
+    noClasses()
+        .should()
+        .dependOnClassesThat()
+        .resideInAnyPackage(
+            "org.springframework..",
+            "tools.jackson..",
+            "com.fasterxml..",
+            "java.sql..",
+            "jakarta..",
+            "wiselarder.server..")
+        .check(CORE);
+  }
+
+  @Test
+  void coreAsksNoClockAndNoChance() {
+    noClasses()
+        .should()
+        .dependOnClassesThat()
+        .haveFullyQualifiedName("java.time.Clock")
+        .orShould()
+        .dependOnClassesThat()
+        .haveFullyQualifiedName("java.util.Random")
+        .orShould()
+        .callMethod(java.time.LocalDate.class, "now")
+        .orShould()
+        .callMethod(Math.class, "random")
+        .check(CORE);
+  }
+
+  private static String word(String packageName) {
+    return packageName.startsWith("wiselarder.core.")
+        ? packageName.substring("wiselarder.core.".length())
+        : "";
+  }
+}

@@ -1,0 +1,107 @@
+package wiselarder.core;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.List;
+import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.closing.Engine;
+import wiselarder.core.herd.AnimalGroup;
+import wiselarder.core.land.Field;
+import wiselarder.core.land.Stand;
+import wiselarder.core.plan.Closing;
+import wiselarder.core.plan.Farm;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.FeedStep;
+import wiselarder.core.plan.HayCut;
+import wiselarder.core.plan.Plan;
+import wiselarder.core.plan.Purchase;
+import wiselarder.core.store.Lot;
+
+/** Small invented farms for tests. */
+public final class Farms {
+  public static final Engine ENGINE = Engine.load();
+  public static final LocalDate START = LocalDate.of(2026, 9, 1);
+
+  public final List<Field> fields = new ArrayList<>();
+  public final List<AnimalGroup> groups = new ArrayList<>();
+  public final List<Lot> lots = new ArrayList<>();
+  public final List<FeedStep> steps = new ArrayList<>();
+  public final List<Closing> closings = new ArrayList<>();
+  public final List<HayCut> cuts = new ArrayList<>();
+  public final List<Purchase> purchases = new ArrayList<>();
+  public String climate = "transition_humid";
+  public LocalDate start = START;
+  public int months = 12;
+
+  public FarmPlan build() {
+    return new FarmPlan(
+        new Farm(
+            "Test Farm", "", climate, Farm.UnitSystem.METRIC, "EUR", 11.8, fields, groups, lots),
+        new Plan("Plan", new PlanYear(start, months), steps, closings, cuts, purchases));
+  }
+
+  /** A group that eats a flat amount all year. */
+  public Farms eaters(String id, int head, double kgPerHeadDay) {
+    groups.add(
+        new AnimalGroup(
+            id, id, "beef/bull", head, 800, 0, kgPerHeadDay, null, 1, 0, null, null, null, null));
+    return this;
+  }
+
+  /** Round bales of 400 kg at 90% dry matter: 360 kg DM, barn stored, fed in an open ring. */
+  public Farms bales(String id, int units) {
+    lots.add(bale(id, units));
+    return this;
+  }
+
+  public static Lot bale(String id, int units) {
+    return new Lot(id, id, "round bale", units, 400, 0.9, "s_barn", "f_ring_open", 100.0, "");
+  }
+
+  /** A fescue field with twelve equal monthly rates, set stocked. */
+  public Farms field(String id, double areaHa, double rate, double cover) {
+    fields.add(fescue(id, areaHa, rate, cover));
+    return this;
+  }
+
+  public static Field fescue(String id, double areaHa, double rate, double cover) {
+    return stand(id, areaHa, "tall_fescue_novel", Collections.nCopies(12, rate), cover);
+  }
+
+  public static Field stand(
+      String id, double areaHa, String forage, List<Double> rates, double cover) {
+    return new Field(
+        id,
+        id,
+        areaHa,
+        new Stand(forage, null, rates, cover, 0, null, null),
+        Field.Grazing.SET_STOCKED,
+        null,
+        null,
+        null,
+        true,
+        "");
+  }
+
+  public Farms graze(String group, LocalDate from, LocalDate to, String... fieldIds) {
+    steps.add(
+        new FeedStep(
+            "s" + steps.size(), group, FeedStep.Kind.GRAZE, Arrays.asList(fieldIds), from, to));
+    return this;
+  }
+
+  public Farms feed(String group, LocalDate from, LocalDate to, String... lotIds) {
+    steps.add(
+        new FeedStep(
+            "s" + steps.size(), group, FeedStep.Kind.STORE, Arrays.asList(lotIds), from, to));
+    return this;
+  }
+
+  public Farms shut(String field, LocalDate from, LocalDate to, String... groupIds) {
+    closings.add(
+        new Closing("c" + closings.size(), field, from, to, Arrays.asList(groupIds), null));
+    return this;
+  }
+}

@@ -1,0 +1,205 @@
+package wiselarder.core.herd;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.LocalDate;
+import java.time.MonthDay;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.quantity.Refused;
+
+class GroupYearTest {
+  private static final HerdTables TABLES = HerdTables.load();
+  private static final PlanYear YEAR = new PlanYear(LocalDate.of(2026, 9, 1), 12);
+
+  private static AnimalGroup cows(int spreadDays) {
+    return new AnimalGroup(
+        "cows",
+        "Cows",
+        "beef/cow",
+        10,
+        500,
+        0,
+        null,
+        MonthDay.of(3, 1),
+        spreadDays,
+        1,
+        MonthDay.of(10, 5),
+        null,
+        null,
+        null);
+  }
+
+  private static int day(int year, int month, int dayOfMonth) {
+    return YEAR.day(LocalDate.of(year, month, dayOfMonth));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "2026-09-01, 110", // late lactation until weaning, 2.2% of 500 kg x 10
+    "2026-10-04, 110",
+    "2026-10-05, 100", // weaned: mid gestation 2.0%
+    "2026-11-30, 100",
+    "2026-12-01, 105", // 90 days before 1 March: late gestation 2.1%
+    "2027-02-28, 105",
+    "2027-03-01, 120", // early lactation 2.4%
+    "2027-05-29, 120",
+    "2027-05-30, 110", // day 90: late lactation
+  })
+  void tenCowsOf500KgByStage(LocalDate date, double kg) {
+    GroupYear year = GroupYear.of(cows(1), YEAR, TABLES);
+    assertThat(year.ownKg()[YEAR.day(date)]).isCloseTo(kg, within(1e-9));
+  }
+
+  @Test
+  void spreadBirthsBlendTheStages() {
+    // Two birth days, 1 and 2 March: on 1 March half the cows are fresh: 50 x (2.4 + 2.1) / 2
+    GroupYear year = GroupYear.of(cows(2), YEAR, TABLES);
+    assertThat(year.ownKg()[day(2027, 3, 1)]).isCloseTo(112.5, within(1e-9));
+    assertThat(year.ownKg()[day(2027, 3, 2)]).isCloseTo(120, within(1e-9));
+  }
+
+  @Test
+  void weaningComesToAllOnOneDate() {
+    GroupYear year = GroupYear.of(cows(60), YEAR, TABLES);
+    assertThat(year.ownKg()[day(2026, 10, 4)]).isCloseTo(110, within(1e-9));
+    assertThat(year.ownKg()[day(2026, 10, 5)]).isCloseTo(100, within(1e-9));
+  }
+
+  @Test
+  void calvesBeginToEatAtThreeMonths() {
+    // born 1 March at 7% of 500 = 35 kg, gaining 0.9: 116 kg at 90 days, eating 1.5% = 1.74 kg
+    GroupYear year = GroupYear.of(cows(1), YEAR, TABLES);
+    assertThat(year.youngKg()[day(2027, 5, 29)]).isZero();
+    assertThat(year.youngKg()[day(2027, 5, 30)]).isCloseTo(17.4, within(1e-9));
+    assertThat(year.youngKg()[day(2026, 10, 5)]).as("gone at weaning").isZero();
+  }
+
+  @Test
+  void lambsEatAsWeanedUntilTheyLeave() {
+    AnimalGroup ewes =
+        new AnimalGroup(
+            "ewes",
+            "Ewes",
+            "sheep/ewe",
+            40,
+            60,
+            0,
+            null,
+            MonthDay.of(4, 5),
+            1,
+            1.5,
+            MonthDay.of(7, 5),
+            MonthDay.of(9, 20),
+            null,
+            null);
+    GroupYear year = GroupYear.of(ewes, YEAR, TABLES);
+    // half singles at 3.6%, half twins at 4.0% while nursing: 40 x 60 x 3.8%
+    assertThat(year.ownKg()[day(2027, 5, 1)]).isCloseTo(91.2, within(1e-9));
+    assertThat(year.youngKg()[day(2027, 7, 4)]).isZero();
+    // on 5 July 91 days old: 4.2 + 91 x 0.2 = 22.4 kg, 4.3%: 0.9632 kg for each of 60
+    assertThat(year.youngKg()[day(2027, 7, 5)]).isCloseTo(57.792, within(1e-6));
+    assertThat(year.youngKg()[day(2026, 9, 20)]).isZero();
+    assertThat(year.youngKg()[day(2026, 9, 19)]).isPositive();
+  }
+
+  @Test
+  void firstCalfHeifersCountAsBredUntilTheirFirstCalf() {
+    AnimalGroup heifers =
+        new AnimalGroup(
+            "h",
+            "Heifers",
+            "beef/first_calf_heifer",
+            1,
+            400,
+            0,
+            null,
+            MonthDay.of(2, 10),
+            1,
+            1,
+            MonthDay.of(10, 5),
+            null,
+            null,
+            null);
+    GroupYear year = GroupYear.of(heifers, YEAR, TABLES);
+    assertThat(year.needKg(0)).as("bred, 2.3%").isCloseTo(9.2, within(1e-9));
+    assertThat(year.needKg(day(2027, 1, 1)))
+        .as("late gestation, 2.1%")
+        .isCloseTo(8.4, within(1e-9));
+    assertThat(year.needKg(day(2027, 2, 10))).as("nursing, 2.4%").isCloseTo(9.6, within(1e-9));
+  }
+
+  @Test
+  void steersGrowFromTheDayTheyCome() {
+    AnimalGroup steers =
+        new AnimalGroup(
+            "s",
+            "Steers",
+            "beef/steer",
+            10,
+            250,
+            0.5,
+            null,
+            null,
+            1,
+            0,
+            null,
+            null,
+            LocalDate.of(2026, 10, 5),
+            LocalDate.of(2027, 3, 20));
+    GroupYear year = GroupYear.of(steers, YEAR, TABLES);
+    assertThat(year.needKg(day(2026, 10, 4))).isZero();
+    assertThat(year.needKg(day(2026, 10, 5))).isCloseTo(65, within(1e-9)); // 2.6% of 250 x 10
+    // 60 days later 280 kg, in the next band: 2.5% of 280 x 10
+    assertThat(year.needKg(day(2026, 12, 4))).isCloseTo(70, within(1e-9));
+    assertThat(year.needKg(day(2027, 3, 19))).isPositive();
+    assertThat(year.needKg(day(2027, 3, 20))).isZero();
+  }
+
+  @Test
+  void theUsersFlatFigureWins() {
+    AnimalGroup flat =
+        new AnimalGroup(
+            "p", "Ponies", "horse/adult", 3, 300, 0, 5.4, null, 1, 0, null, null, null, null);
+    assertThat(GroupYear.of(flat, YEAR, TABLES).needKg(100)).isCloseTo(16.2, within(1e-9));
+  }
+
+  @Test
+  void unknownKindsAreRefused() {
+    AnimalGroup dragons =
+        new AnimalGroup(
+            "d", "D", "beef/dragon", 3, 300, 0, null, null, 1, 0, null, null, null, null);
+    assertThatThrownBy(() -> GroupYear.of(dragons, YEAR, TABLES))
+        .isInstanceOfSatisfying(Refused.class, e -> assertThat(e.field()).isEqualTo("group.kind"));
+  }
+
+  @Test
+  void everyKindOfTheTablesHasAYear() {
+    for (String kind : TABLES.kinds()) {
+      AnimalGroup group =
+          new AnimalGroup(
+              "g",
+              "G",
+              kind,
+              1,
+              300,
+              0,
+              null,
+              TABLES.isDam(kind) ? MonthDay.of(3, 1) : null,
+              30,
+              1.2,
+              null,
+              null,
+              null,
+              null);
+      GroupYear year = GroupYear.of(group, YEAR, TABLES);
+      for (int d = 0; d < YEAR.days(); d++) {
+        assertThat(year.needKg(d)).as("%s day %d", kind, d).isBetween(300 * 0.01, 300 * 0.09);
+      }
+    }
+  }
+}
