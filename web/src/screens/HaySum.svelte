@@ -7,7 +7,9 @@
   let { lotId }: { lotId: string } = $props();
   const farm = $derived(open.view!.farm);
   const lot = $derived(farm.lots.find((l) => l.id === lotId));
-  const sums = $derived(open.year.haySums.filter((s) => s.lotId === lotId && s.groupId && s.units > 0));
+  const sums = $derived(
+    open.year.haySums.filter((s) => s.lotId === lotId && s.groupId && s.units > 0),
+  );
   const all = $derived(open.year.haySums.find((s) => s.lotId === lotId && !s.groupId));
 </script>
 
@@ -47,20 +49,8 @@
             <th scope="row">All groups</th>
             <td></td>
             <td></td>
-            <td class="number"
-              >{figure(
-                all?.fedKg ?? 0,
-                'mass',
-                open.system,
-              )}</td
-            >
-            <td class="number"
-              >{figure(
-                all?.bareKg ?? 0,
-                'mass',
-                open.system,
-              )}</td
-            >
+            <td class="number">{figure(all?.fedKg ?? 0, 'mass', open.system)}</td>
+            <td class="number">{figure(all?.bareKg ?? 0, 'mass', open.system)}</td>
             <td class="number">{(all?.units ?? 0).toLocaleString('en-US')}</td>
           </tr>
         </tbody>

@@ -25,7 +25,8 @@ class ScreenshotsIT {
       page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Picture")).click();
       page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Close this gap"))
           .click();
-      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Shut Mill Bottom")).click();
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Shut Mill Bottom"))
+          .click();
       page.getByTestId("compare").waitFor();
       shoot(page, "close-gap", false);
       for (String screen : new String[] {"Land", "Herd", "Store", "Farm"}) {

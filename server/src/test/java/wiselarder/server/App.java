@@ -31,6 +31,14 @@ public final class App {
     return "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port");
   }
 
+  /** Puts the demo farm back to how it ships. */
+  public static void resetDemo() {
+    jdbc().sql("delete from plan").update();
+    context
+        .getBean(wiselarder.server.plan.DemoFarm.class)
+        .run(new org.springframework.boot.DefaultApplicationArguments());
+  }
+
   /** The database behind it. */
   public static JdbcClient jdbc() {
     url();

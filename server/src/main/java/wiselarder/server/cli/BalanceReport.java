@@ -100,8 +100,11 @@ final class BalanceReport {
         out.append(
             "  %-28s %4d days %6d%n".formatted(groupName(sum.groupId()), sum.days(), sum.units()));
       }
-      out.append(
-          "  %-28s           %6d of %d in store%n".formatted("all groups", all, lot.units()));
+      if (!sums.isEmpty()) {
+        out.append(
+            "  %-28s           %6d, and %d in store%n"
+                .formatted("all groups", HaySum.together(sums).units(), lot.units()));
+      }
     }
   }
 

@@ -4,12 +4,15 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Map;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.exc.StreamReadException;
 import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.cfg.DateTimeFeature;
+import tools.jackson.databind.exc.MismatchedInputException;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import tools.jackson.databind.json.JsonMapper;
 import wiselarder.core.plan.Farm;
 import wiselarder.core.plan.FarmPlan;
@@ -102,10 +105,32 @@ public final class PlanFile {
             r.code(), r.field(), r.value(), r.min(), r.max(), path + ": " + r.getMessage());
       }
     }
-    return new Refused(
-        "unreadable",
-        path.isEmpty() ? "file" : path.toString(),
-        null,
-        path + ": " + e.getOriginalMessage());
+    String place = path.isEmpty() ? "file" : path.toString();
+    return new Refused("unreadable", place, null, place + ": " + meaning(e));
   }
+
+  private static String meaning(DatabindException e) {
+    if (e instanceof UnrecognizedPropertyException unknown) {
+      return "this name is not known here; known are " + unknown.getKnownPropertyIds();
+    }
+    if (e.getOriginalMessage().startsWith("Cannot map `null`")) {
+      return "is missing";
+    }
+    if (e instanceof MismatchedInputException mismatch && mismatch.getTargetType() != null) {
+      String type = mismatch.getTargetType().getSimpleName();
+      return "cannot be read as " + TYPES.getOrDefault(type, "a " + type);
+    }
+    return "cannot be read";
+  }
+
+  private static final Map<String, String> TYPES =
+      Map.of(
+          "int", "a whole number",
+          "double", "a number",
+          "Double", "a number",
+          "boolean", "true or false",
+          "LocalDate", "a date like 2027-09-01",
+          "MonthDay", "a day of the year like --03-01",
+          "List", "a list",
+          "ArrayList", "a list");
 }

@@ -1,6 +1,8 @@
 package wiselarder.server.http;
 
 import java.util.NoSuchElementException;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.converter.HttpMessageNotReadableException;
@@ -13,6 +15,7 @@ import wiselarder.server.plan.StaleRevision;
 
 /** Refusals as problem+json: a code, the field, its value, and what would be accepted, in SI. */
 @RestControllerAdvice
+@Order(Ordered.HIGHEST_PRECEDENCE) // before Spring's own, which knows no refusals
 class Problems {
   @ExceptionHandler
   ProblemDetail refused(Refused e) {

@@ -1,0 +1,109 @@
+package wiselarder.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ReducedMotion;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** axe finds nothing on any screen, wide or on a phone, and nothing runs off the side. */
+class AccessTest {
+  private static Product product;
+
+  @BeforeAll
+  static void start() {
+    product = Product.fresh("access");
+    product.resetDemo();
+  }
+
+  @AfterAll
+  static void stop() {
+    product.close();
+  }
+
+  private static Page open(String screen, int width, int height) {
+    Page page =
+        product
+            .browser()
+            .newContext(
+                new Browser.NewContextOptions()
+                    .setViewportSize(width, height)
+                    .setReducedMotion(ReducedMotion.REDUCE))
+            .newPage();
+    page.navigate(product.url() + "/#" + screen);
+    page.getByTestId("shelves").waitFor();
+    return page;
+  }
+
+  @SuppressWarnings("unchecked")
+  private static List<String> violations(Page page) {
+    page.evaluate(axe());
+    return (List<String>)
+        page.evaluate(
+            "async () => (await axe.run(document)).violations.map("
+                + "v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 160)).join(' | '))");
+  }
+
+  private static String axe() {
+    try (InputStream in = AccessTest.class.getResourceAsStream("/axe.min.js")) {
+      return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "/, 1280, 800", "/land, 1280, 800", "/herd, 1280, 800", "/store, 1280, 800", "/farm, 1280, 800",
+    "/, 390, 844", "/land, 390, 844", "/herd, 390, 844", "/store, 390, 844", "/farm, 390, 844",
+  })
+  void axeFindsNothing(String screen, int width, int height) {
+    Page page = open(screen, width, height);
+    assertThat(violations(page)).isEmpty();
+    int overflow = (int) page.evaluate("document.documentElement.scrollWidth - window.innerWidth");
+    assertThat(overflow).as("pixels off the side").isLessThanOrEqualTo(0);
+    page.context().close();
+  }
+
+  @Test
+  void axeFindsNothingWhileAGapIsBeingClosedOrInTheLedger() {
+    Page page = open("/", 1280, 800);
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Close this gap")).click();
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Shut Mill Bottom"))
+        .click();
+    page.getByTestId("compare").waitFor();
+    assertThat(violations(page)).isEmpty();
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Ledger")).click();
+    assertThat(violations(page)).isEmpty();
+    page.context().close();
+  }
+
+  @Test
+  void theWholePathIsWalkedByKeyboard() {
+    Page page = open("/", 1280, 800);
+    for (int i = 0; i < 20 && !focused(page).contains("Close this gap"); i++) {
+      page.keyboard().press("Tab");
+    }
+    assertThat(focused(page)).contains("Close this gap");
+    page.keyboard().press("Enter");
+    page.getByTestId("close-gap").getByText("Buy ").waitFor();
+    page.getByTestId("close-gap").getByRole(AriaRole.BUTTON).nth(1).focus();
+    page.keyboard().press("Enter");
+    page.getByTestId("compare").waitFor();
+    page.context().close();
+  }
+
+  private static String focused(Page page) {
+    return (String) page.evaluate("document.activeElement.textContent ?? ''");
+  }
+}

@@ -1,0 +1,234 @@
+package wiselarder.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ReducedMotion;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** A keeper opens the demo farm, sees the gap, and does something about it. */
+class CloseTheGapTest {
+  private static final Pattern RUNS_OUT = Pattern.compile("Hay runs out on .* February\\.");
+  private static final String LASTS = "Feed lasts the whole year.";
+
+  private static Product product;
+  private Page page;
+  private final List<String> complaints = new ArrayList<>();
+
+  @BeforeAll
+  static void start() {
+    product = Product.fresh("e2e");
+  }
+
+  @AfterAll
+  static void stop() {
+    product.close();
+  }
+
+  @BeforeEach
+  void openTheDemo() {
+    product.resetDemo();
+    page =
+        product
+            .browser()
+            .newContext(
+                new Browser.NewContextOptions()
+                    .setViewportSize(1280, 800)
+                    .setReducedMotion(ReducedMotion.REDUCE))
+            .newPage();
+    page.onConsoleMessage(
+        m -> {
+          if (m.type().equals("error") && !m.text().contains("422")) {
+            complaints.add(m.text());
+          }
+        });
+    page.onPageError(complaints::add);
+    page.navigate(product.url());
+  }
+
+  @AfterEach
+  void nothingWentWrongUnseen() {
+    page.context().close();
+    org.assertj.core.api.Assertions.assertThat(complaints).isEmpty();
+  }
+
+  private Locator verdict() {
+    return page.getByTestId("verdict");
+  }
+
+  private Locator button(String name) {
+    return page.getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(false))
+        .first();
+  }
+
+  private void go(String screen) {
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(screen).setExact(true))
+        .click();
+  }
+
+  private void comeBackAfterARestart() {
+    product.restart();
+    page.navigate(product.url());
+  }
+
+  @Test
+  void boughtHayClosesTheGapAndIsThereAfterARestart() {
+    assertThat(verdict()).containsText(RUNS_OUT);
+    button("Close this gap").click();
+    button("Buy ").click();
+    assertThat(verdict()).hasText(LASTS);
+    assertThat(page.getByTestId("compare")).containsText("0.0 tons");
+    button("Put it in the plan").click();
+    assertThat(page.getByTestId("planned")).containsText("round bales of 860 lb, there on 1 Sep");
+    assertThat(verdict()).hasText(LASTS);
+
+    comeBackAfterARestart();
+    assertThat(verdict()).hasText(LASTS);
+    assertThat(page.getByTestId("planned")).containsText("Buy ");
+
+    button("Take back buying").click();
+    assertThat(verdict()).containsText(RUNS_OUT);
+  }
+
+  @Test
+  void shutFieldsCloseTheGapAndAreThereAfterARestart() {
+    assertThat(verdict()).containsText(RUNS_OUT);
+    button("Close this gap").click();
+    int shut = 0;
+    while (!verdict().innerText().equals(LASTS) && shut < 6) {
+      Locator first =
+          page.getByTestId("close-gap")
+              .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Shut "))
+              .first();
+      String field = first.innerText().substring("Shut ".length());
+      first.click();
+      page.getByTestId("compare").waitFor();
+      button("Put it in the plan").click();
+      assertThat(page.getByTestId("planned")).containsText("Shut " + field + " from");
+      shut++;
+    }
+    org.assertj.core.api.Assertions.assertThat(shut).isBetween(1, 4);
+    assertThat(verdict()).hasText(LASTS);
+    assertThat(page.getByTestId("shelves"))
+        .hasAttribute("aria-label", Pattern.compile("bare 0\\."));
+
+    comeBackAfterARestart();
+    assertThat(verdict()).hasText(LASTS);
+    assertThat(page.getByRole(AriaRole.SLIDER)).hasCount(2 * shut);
+  }
+
+  @Test
+  void aClosingIsMovedByKeyboardOnItsLane() {
+    button("Close this gap").click();
+    button("Shut Mill Bottom").click();
+    button("Put it in the plan").click();
+    Locator opens =
+        page.getByRole(
+            AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Mill Bottom, open from"));
+    assertThat(opens).hasAttribute("aria-valuetext", "25 Dec");
+    opens.focus();
+    opens.press("ArrowRight");
+    assertThat(opens).hasAttribute("aria-valuetext", "26 Dec");
+    opens.press("PageDown");
+    assertThat(opens).hasAttribute("aria-valuetext", "19 Dec");
+    page.reload();
+    assertThat(
+            page.getByRole(
+                AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Mill Bottom, open from")))
+        .hasAttribute("aria-valuetext", "19 Dec");
+  }
+
+  @Test
+  void aClosingIsDraggedOnItsLane() {
+    button("Close this gap").click();
+    button("Shut Mill Bottom").click();
+    button("Put it in the plan").click();
+    Locator opens =
+        page.getByRole(
+            AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Mill Bottom, open from"));
+    opens.scrollIntoViewIfNeeded();
+    var box = opens.boundingBox();
+    page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
+    page.mouse().down();
+    page.mouse().move(box.x - 60, box.y + box.height / 2);
+    page.mouse().up();
+    assertThat(opens).hasAttribute("aria-valuetext", Pattern.compile("(Nov|Dec)"));
+    assertThat(opens).not().hasAttribute("aria-valuetext", "25 Dec");
+    assertThat(page.getByTestId("planned")).not().containsText("to 24 Dec");
+  }
+
+  @Test
+  void theLedgerSaysTheSameAsThePicture() {
+    String label = page.getByTestId("shelves").getAttribute("aria-label");
+    button("Ledger").click();
+    Locator total = page.getByTestId("ledger").locator("tbody tr").last();
+    for (int column = 0; column < 6; column++) {
+      String figure = total.locator("td").nth(column).innerText();
+      org.assertj.core.api.Assertions.assertThat(label).contains(figure);
+    }
+  }
+
+  @Test
+  void aFieldEditShowsItsEffectAtOnceAndIsSavedOnlyWhenAsked() {
+    go("Land");
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Corn Neighbor")).click();
+    page.getByLabel("Area, ac").fill("80");
+    assertThat(page.getByTestId("effect")).containsText("Bare days 37 now");
+    button("Discard").click();
+    assertThat(page.getByTestId("effect")).hasCount(0);
+    page.getByLabel("Area, ac").fill("80");
+    assertThat(page.getByTestId("effect")).isVisible();
+    button("Save field").click();
+    assertThat(page.getByTestId("effect")).hasCount(0);
+    page.reload();
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Corn Neighbor")).click();
+    assertThat(page.getByLabel("Area, ac")).hasValue("80");
+  }
+
+  @Test
+  void badInputIsToldInTheKeepersUnits() {
+    go("Land");
+    page.getByLabel("Area, ac").fill("0");
+    assertThat(page.getByTestId("refusal")).containsText("ac is accepted");
+    assertThat(button("Save field")).isDisabled();
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("lb, acres")).click();
+    page.getByLabel("Area, ha").fill("-1");
+    assertThat(page.getByTestId("refusal")).containsText("0.01 to 5,000.00 ha is accepted");
+  }
+
+  @Test
+  void aNewGroupEatsAndALotFeedsIt() {
+    go("Herd");
+    button("Add group").click();
+    page.getByLabel("Head").fill("30");
+    assertThat(page.getByTestId("effect")).isVisible();
+    button("Save group").click();
+    assertThat(verdict()).not().containsText("24 February");
+    go("Store");
+    button("Add lot").click();
+    page.getByLabel("Units").fill("400");
+    button("Save lot").click();
+    assertThat(page.getByTestId("hay-sum")).containsText("Lot 4");
+    assertThat(page.getByTestId("hay-sum")).containsText("All groups");
+    page.reload();
+    assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Lot 4")))
+        .isVisible();
+  }
+
+  @Test
+  void theCautionsOfTheDemoAreShownWithWhomToAsk() {
+    assertThat(page.getByRole(AriaRole.MAIN)).containsText("Cyanide after a killing frost");
+    assertThat(page.getByRole(AriaRole.MAIN)).containsText("Ask: veterinarian");
+  }
+}

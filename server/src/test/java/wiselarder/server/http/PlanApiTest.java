@@ -1,0 +1,231 @@
+package wiselarder.server.http;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.net.URI;
+import java.net.http.HttpRequest;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+import wiselarder.core.closing.Engine;
+import wiselarder.server.App;
+import wiselarder.server.Http;
+import wiselarder.server.plan.DemoFarm;
+
+/** The HTTP interface on the real database. */
+class PlanApiTest {
+  private static final String PLAN = "/api/plans/quillback";
+  private final Http http = new Http();
+
+  @BeforeEach
+  void demoAsItShips() {
+    App.resetDemo();
+  }
+
+  private int revision() {
+    return http.get(PLAN).json().get("revision").asInt();
+  }
+
+  private Http.Answer edit(int revision, String edit) {
+    return http.post(
+        PLAN + "/edits", "{\"revision\": %d, \"edits\": [%s]}".formatted(revision, edit));
+  }
+
+  private static String shut(String id, String from, String to) {
+    return """
+        {"shutField": {"id": "%s", "fieldId": "church-field", "fromInclusive": "%s",
+         "toExclusive": "%s", "grazedBy": ["cows"], "grazeUntilExclusive": null}}"""
+        .formatted(id, from, to);
+  }
+
+  @Test
+  void theDemoFarmOpensWithItsYear() {
+    JsonNode plan = http.get(PLAN).json();
+    assertThat(plan.get("demo").asBoolean()).isTrue();
+    assertThat(plan.get("farm").get("fields")).hasSize(14);
+    JsonNode year = plan.get("year");
+    assertThat(year.get("needKg")).hasSize(366);
+    assertThat(year.get("massError").asDouble()).isLessThan(1e-6);
+  }
+
+  @Test
+  void pictureLedgerAndHaySumAgreeToTheKilogram() {
+    JsonNode year = http.get(PLAN).json().get("year");
+    for (String column : new String[] {"needKg", "growingKg", "standingKg", "putByKg", "bareKg"}) {
+      double drawn = 0;
+      for (JsonNode day : year.get(column)) {
+        drawn += day.asDouble();
+      }
+      double ledger = 0;
+      for (JsonNode month : year.get("ledger")) {
+        ledger += month.get(column).asDouble();
+      }
+      assertThat(drawn).as(column).isCloseTo(ledger, within(1.0));
+      assertThat(year.get("total").get(column).asDouble()).isCloseTo(ledger, within(1e-3));
+    }
+    for (JsonNode sum : year.get("haySums")) {
+      if (sum.get("groupId").asString().isEmpty()) {
+        assertThat(sum.get("fedKg").asDouble())
+            .isCloseTo(year.get("total").get("putByKg").asDouble(), within(1.0));
+        assertThat(sum.get("bareKg").asDouble())
+            .isCloseTo(year.get("total").get("bareKg").asDouble(), within(1.0));
+      }
+    }
+  }
+
+  @Test
+  void anEditIsStoredAsANumberedRevisionInWords() {
+    int before = revision();
+    Http.Answer answer = edit(before, shut("c1", "2027-09-01", "2027-12-25"));
+    assertThat(answer.status()).isEqualTo(200);
+    assertThat(answer.json().get("revision").asInt()).isEqualTo(before + 1);
+    assertThat(http.get(PLAN).json().get("plan").get("closings")).hasSize(1);
+    assertThat(
+            App.jdbc()
+                .sql("select words from plan_revision where number = :n")
+                .param("n", before + 1)
+                .query(String.class)
+                .single())
+        .isEqualTo("Shut Church Field from 2027-09-01 to 2027-12-24");
+  }
+
+  @Test
+  void aTrialShowsTheYearAndStoresNothing() {
+    int before = revision();
+    Http.Answer answer =
+        http.post(PLAN + "/trial", "{\"edits\": [" + shut("c1", "2027-09-01", "2027-12-25") + "]}");
+    assertThat(answer.status()).isEqualTo(200);
+    assertThat(answer.json().get("total").get("bareKg").asDouble())
+        .isLessThan(http.get(PLAN).json().get("year").get("total").get("bareKg").asDouble());
+    assertThat(revision()).isEqualTo(before);
+    assertThat(http.get(PLAN).json().get("plan").get("closings")).isEmpty();
+  }
+
+  @Test
+  void theLaterOfTwoEditorsIsToldWhatChanged() {
+    int before = revision();
+    edit(before, shut("c1", "2027-09-01", "2027-12-25"));
+    Http.Answer late = edit(before, "{\"removeField\": \"saddle\"}");
+    assertThat(late.status()).isEqualTo(409);
+    assertThat(late.json().get("code").asString()).isEqualTo("stale_revision");
+    assertThat(late.json().get("since").get(0).asString()).startsWith("Shut Church Field");
+    assertThat(http.get(PLAN).json().get("farm").get("fields")).hasSize(14);
+  }
+
+  @Test
+  void aCallIsStoredWholeOrNotAtAll() {
+    int before = revision();
+    Http.Answer answer =
+        edit(
+            before,
+            shut("c1", "2027-09-01", "2027-12-25") + ", " + shut("c2", "2027-10-01", "2027-11-25"));
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.json().get("code").asString()).isEqualTo("already_shut");
+    assertThat(revision()).isEqualTo(before);
+    assertThat(http.get(PLAN).json().get("plan").get("closings")).isEmpty();
+  }
+
+  @Test
+  void aRefusalNamesTheFieldTheValueAndWhatIsAccepted() {
+    String field = http.get(PLAN).json().get("farm").get("fields").get(0).toString();
+    String wrong = field.replaceFirst("\"areaHa\":[0-9.]+", "\"areaHa\":-3");
+    Http.Answer answer = edit(revision(), "{\"putField\": " + wrong + "}");
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.raw().headers().firstValue("Content-Type").orElseThrow())
+        .startsWith("application/problem+json");
+    assertThat(answer.json().get("field").asString()).isEqualTo("field.areaHa");
+    assertThat(answer.json().get("value").asDouble()).isEqualTo(-3);
+    assertThat(answer.json().get("min").asDouble()).isEqualTo(0.01);
+    assertThat(answer.json().get("max").asDouble()).isEqualTo(5000);
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "",
+        "not json",
+        "[]",
+        "{}",
+        "{\"revision\": 1, \"edits\": []}",
+        "{\"revision\": 1, \"edits\": [{}]}",
+        "{\"revision\": 1, \"edits\": [null]}",
+        "{\"revision\": 1, \"edits\": [{\"dropTables\": true}]}",
+        "{\"revision\": \"x\", \"edits\": [{\"removeField\": \"saddle\"}]}",
+        "{\"revision\": 1, \"edits\": [{\"removeField\": \"saddle\", \"removeLot\": \"x\"}]}",
+        "{\"revision\": 1, \"edits\": [{\"putField\": {}}]}",
+        "{\"revision\": 1, \"edits\": [{\"setYear\": {\"start\": \"2027-02-30\", \"months\": 12}}]}",
+        "{\"revision\": 1, \"edits\": [{\"setYear\": {\"start\": \"2027-02-03\", \"months\": 99}}]}",
+      })
+  void malformedEditsAreRefusedAndChangeNothing(String body) {
+    Http.Answer answer = http.post(PLAN + "/edits", body);
+    assertThat(answer.status()).isBetween(400, 422);
+    assertThat(revision()).isEqualTo(1);
+  }
+
+  @Test
+  void leversAreTriedOnTheEngineAndTheFirstStoreGapCanBeBoughtShut() {
+    JsonNode levers = http.get(PLAN + "/levers?gap=0").json();
+    JsonNode buy = null;
+    for (JsonNode lever : levers) {
+      if (lever.get("kind").asString().equals("BUY_HAY")) {
+        buy = lever;
+      }
+    }
+    assertThat(buy).isNotNull();
+    assertThat(buy.get("bareDaysAfter").asInt()).isZero();
+    Http.Answer applied = edit(revision(), buy.get("edit").toString());
+    assertThat(applied.status()).isEqualTo(200);
+    assertThat(applied.json().get("year").get("total").get("bareKg").asDouble()).isZero();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "/api/plans/nobody, 404",
+    "/api/plans/quillback/levers?gap=99, 422",
+    "/api/plans/quillback/levers?gap=0&patternLotId=none, 422",
+    "/api/plans/quillback/levers?gap=x, 400",
+    "/api/nothing, 404",
+    "/assets/nothing.js, 404",
+  })
+  void whatIsNotThereIsSaidPlainly(String path, int status) {
+    assertThat(http.get(path).status()).isEqualTo(status);
+  }
+
+  @Test
+  void writesWithoutTheTokenAreRefused() {
+    Http.Answer answer =
+        http.send(
+            HttpRequest.newBuilder(URI.create(App.url() + PLAN + "/edits"))
+                .header("Content-Type", "application/json")
+                .POST(HttpRequest.BodyPublishers.ofString("{}"))
+                .build());
+    assertThat(answer.status()).isEqualTo(403);
+  }
+
+  @Test
+  void everyAnswerCarriesAStrictPolicy() {
+    for (String path : new String[] {"/", "/api/plans", "/land"}) {
+      Http.Answer answer = http.get(path);
+      assertThat(answer.status()).isEqualTo(200);
+      assertThat(answer.raw().headers().firstValue("Content-Security-Policy").orElse(""))
+          .contains("default-src 'self'")
+          .doesNotContain("unsafe");
+      assertThat(answer.raw().headers().firstValue("X-Content-Type-Options")).contains("nosniff");
+    }
+  }
+
+  @Test
+  void theStoryOfTheDemoFarmIsWhatTheEngineComputes() {
+    Engine engine = Engine.load();
+    var balance = engine.simulate(DemoFarm.quillback());
+    var gap = engine.gaps(balance).get(0);
+    // the last third of February, and about five weeks
+    assertThat(balance.year().date(gap.firstDay())).isBetween("2028-02-20", "2028-02-29");
+    assertThat(gap.shortDays()).isBetween(30, 40);
+    assertThat(gap.causes()).extracting(c -> c.code().name()).contains("STORE_EMPTY");
+  }
+}

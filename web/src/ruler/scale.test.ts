@@ -1,0 +1,60 @@
+import { describe, expect, it } from 'vitest';
+import { labelSpot, roundTicks, rulerScale, runs, stack, stepBand, stepLine } from './scale';
+
+describe('the ruler', () => {
+  it('puts day 0 at the gutter and the end at the right margin', () => {
+    const scale = rulerScale(1000, 365, 168, 10);
+    expect(scale.x(0)).toBe(168);
+    expect(scale.x(365)).toBe(990);
+  });
+
+  it('finds the day under a point and clips to the plan', () => {
+    const scale = rulerScale(1000, 365, 168, 10);
+    expect(scale.day(scale.x(100))).toBe(100);
+    expect(scale.day(-50)).toBe(0);
+    expect(scale.day(5000)).toBe(365);
+  });
+});
+
+describe('bands', () => {
+  const scale = rulerScale(14, 4, 10, 0); // one pixel a day
+  const y = (v: number) => 10 - v;
+
+  it('draws a day from its start to its end', () => {
+    expect(stepLine(scale, [1, 2, 2, 0], y)).toBe('M10 9L11 9L11 8L12 8L12 8L13 8L13 10L14 10');
+  });
+
+  it('leaves out days on which there is nothing', () => {
+    const path = stepBand(scale, [0, 0, 0, 0], [1, 0, 0, 2], y);
+    expect(path.match(/M/g)).toHaveLength(2);
+    expect(path).toBe('M10 9L11 9L11 10L10 10ZM13 8L14 8L14 10L13 10Z');
+  });
+
+  it('stacks each series on the ones below', () => {
+    const [low, high] = stack([
+      [1, 2],
+      [3, 4],
+    ]);
+    expect(low).toEqual({ lower: [0, 0], upper: [1, 2] });
+    expect(high).toEqual({ lower: [1, 2], upper: [4, 6] });
+  });
+
+  it('finds runs of days', () => {
+    expect(runs(6, (d) => [1, 2, 5].includes(d))).toEqual([
+      [1, 3],
+      [5, 6],
+    ]);
+  });
+
+  it('labels only where the label fits', () => {
+    const wide = rulerScale(400, 4, 0, 0);
+    expect(labelSpot(wide, [0, 0, 0, 0], [8, 8, 8, 0], y, 250, 5)).toEqual({ x: 100, y: 6 });
+    expect(labelSpot(wide, [0, 0, 0, 0], [8, 8, 8, 0], y, 350, 5)).toBeNull();
+    expect(labelSpot(wide, [0, 0, 0, 0], [2, 2, 2, 2], y, 50, 5)).toBeNull();
+  });
+
+  it('chooses round ticks', () => {
+    expect(roundTicks(2600, 4)).toEqual([1000, 2000]);
+    expect(roundTicks(1000, 4)).toEqual([250, 500, 750, 1000]);
+  });
+});

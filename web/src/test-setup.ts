@@ -1,6 +1,0 @@
-class NoResizeObserver {
-  observe() {}
-  unobserve() {}
-  disconnect() {}
-}
-globalThis.ResizeObserver ??= NoResizeObserver as unknown as typeof ResizeObserver;

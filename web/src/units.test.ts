@@ -1,0 +1,35 @@
+import { describe, expect, it } from 'vitest';
+import { amount, quantityOf, rounded, shown, toSi } from './units';
+
+describe('units', () => {
+  it('prints in the unit of the system', () => {
+    expect(amount(0.40468564224, 'area', 'IMPERIAL')).toBe('1.0 ac');
+    expect(amount(1, 'area', 'METRIC')).toBe('1.00 ha');
+    expect(amount(907.18474, 'bulk', 'IMPERIAL')).toBe('1.0 tons');
+    expect(amount(35137, 'bulk', 'METRIC')).toBe('35.1 t');
+    expect(amount(0.42, 'share', 'METRIC')).toBe('42%');
+    expect(amount(558, 'weight', 'IMPERIAL')).toBe('1,230 lb');
+  });
+
+  it('knows that 1,000 lb an acre are 1,121 kg a hectare', () => {
+    expect(toSi(1000, 'massPerArea', 'IMPERIAL')).toBeCloseTo(1120.85, 2);
+  });
+
+  it('comes back from what was typed', () => {
+    for (const q of ['area', 'weight', 'massPerArea', 'rate', 'pricePerMass'] as const) {
+      expect(toSi(shown(123.4, q, 'IMPERIAL'), q, 'IMPERIAL')).toBeCloseTo(123.4, 9);
+    }
+  });
+
+  it('shows no false decimals in an input', () => {
+    expect(rounded(390.1, 'weight', 'IMPERIAL')).toBe(860);
+  });
+
+  it('reads the measure off the end of a name', () => {
+    expect(quantityOf('field.areaHa')).toBe('area');
+    expect(quantityOf('stand.monthlyKgPerHaDay')).toBe('rate');
+    expect(quantityOf('field.residualKgPerHa')).toBe('massPerArea');
+    expect(quantityOf('group.flatIntakeKgPerHeadDay')).toBe('perDay');
+    expect(quantityOf('lot.dmShare')).toBe('share');
+  });
+});

@@ -1,0 +1,81 @@
+import { describe, expect, it } from 'vitest';
+import type { Gap, YearView } from './api/client';
+import { problemText, unitsLeft, verdict } from './words';
+
+const TOTAL = { needKg: 1000, growingKg: 0, standingKg: 0, putByKg: 0, boughtInKg: 0, bareKg: 0 };
+
+function year(gaps: Partial<Gap>[], extra: Partial<YearView> = {}): YearView {
+  return {
+    start: '2027-09-01',
+    days: 366,
+    gaps,
+    total: TOTAL,
+    storeKg: new Array(366).fill(5000),
+    ...extra,
+  } as unknown as YearView;
+}
+
+const GAP: Partial<Gap> = {
+  kind: 'STORE',
+  firstDay: 176,
+  lastDay: 212,
+  shortDays: 37,
+  shortKg: 35137,
+  animalUnitDays: 2978,
+  causes: [{ code: 'STORE_EMPTY', subjects: [], value: 176 }],
+};
+
+describe('the verdict', () => {
+  it('says when hay runs out and when grass carries again', () => {
+    const said = verdict(year([GAP]), 'IMPERIAL');
+    expect(said.headline).toBe(
+      'Hay runs out on 24 February. The grass carries the herd again from 1 April.',
+    );
+    expect(said.detail).toBe('37 days bare, 38.7 tons of dry matter, 2,978 animal unit days.');
+  });
+
+  it('does not promise grass after a gap that lasts to the end', () => {
+    const said = verdict(year([{ ...GAP, lastDay: 365 }]), 'METRIC');
+    expect(said.headline).toContain('It stays short to the end of the plan.');
+  });
+
+  it('does not blame hay that was never there', () => {
+    const said = verdict(year([{ ...GAP, causes: [] }]), 'METRIC');
+    expect(said.headline).toContain('Feed falls short from 24 February.');
+  });
+
+  it('says that feed lasts when no store gap is left', () => {
+    expect(verdict(year([{ ...GAP, kind: 'GRAZING' }]), 'METRIC').closed).toBe(true);
+  });
+
+  it('does not praise an empty farm', () => {
+    const empty = year([], { total: { ...TOTAL, needKg: 0 } as YearView['total'] });
+    expect(verdict(empty, 'METRIC').headline).toBe('Nobody to feed yet.');
+  });
+});
+
+describe('refusals', () => {
+  it('give the range in the units of the user', () => {
+    const problem = {
+      status: 422,
+      code: 'out_of_range',
+      detail: '',
+      field: 'field.areaHa',
+      min: 0.01,
+      max: 5000,
+    };
+    expect(problemText(problem, 'IMPERIAL')).toBe('Area: 0.0 to 12,355.3 ac is accepted.');
+    expect(problemText(problem, 'METRIC')).toBe('Area: 0.01 to 5,000.00 ha is accepted.');
+  });
+});
+
+describe('the store', () => {
+  it('counts units of a kind together', () => {
+    const lots = [
+      { unitName: 'round bale', units: [236] },
+      { unitName: 'round bale', units: [64] },
+      { unitName: 'small square bale', units: [1] },
+    ];
+    expect(unitsLeft(lots as never, 0)).toBe('300 round bales, 1 small square bale');
+  });
+});
