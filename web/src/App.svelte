@@ -61,8 +61,8 @@
       class="btn plain"
       onclick={() => (open.system = open.system === 'IMPERIAL' ? 'METRIC' : 'IMPERIAL')}
       aria-label={open.system === 'IMPERIAL'
-        ? 'Shown in lb and acres. Show in kg and hectares'
-        : 'Shown in kg and hectares. Show in lb and acres'}
+        ? 'lb, acres. Show in kg, hectares'
+        : 'kg, hectares. Show in lb, acres'}
       >{open.system === 'IMPERIAL' ? 'lb, acres' : 'kg, hectares'}</button
     >
   </div>

@@ -63,7 +63,12 @@
     tryChosen();
   }
   function setDate(which: 'fromInclusive' | 'toExclusive', iso: string) {
-    if (chosen?.edit.shutField) chosen.edit.shutField[which] = iso;
+    const closing = chosen?.edit.shutField;
+    if (!closing) return;
+    closing[which] = iso;
+    if (closing.grazeUntilExclusive && closing.grazeUntilExclusive <= closing.toExclusive) {
+      closing.grazeUntilExclusive = null; // opened past its use-by day: it may be eaten to the end
+    }
     tryChosen();
   }
   async function moveBuying(iso: string) {
@@ -167,8 +172,8 @@
           {:else if after && open.trial}
             <table class="compare" data-testid="compare">
               <thead>
-                <tr
-                  ><th scope="col"></th><th scope="col" class="number">Before</th><th
+                <tr>
+                  <th scope="col">Over the year</th><th scope="col" class="number">Before</th><th
                     scope="col"
                     class="number">After</th
                   ></tr

@@ -61,7 +61,7 @@
 </script>
 
 <section aria-label="Cut for hay">
-  <h3>Cut for hay</h3>
+  <h2>Cut for hay</h2>
   {#each cuts as c (c.id)}
     {@const lot = view.year.lots.find((l) => l.id === c.lot.id)}
     {@const units = lot ? Math.max(...lot.units) : 0}

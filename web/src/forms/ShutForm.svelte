@@ -33,7 +33,7 @@
 </script>
 
 <section aria-label="Shut for stockpile">
-  <h3>Shut for stockpile</h3>
+  <h2>Shut for stockpile</h2>
   {#each closings as c (c.id)}
     <p class="row">
       Shut from {shortDate(c.fromInclusive)} to {shortDate(lastDay(c.toExclusive))}

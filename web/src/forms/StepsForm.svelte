@@ -49,7 +49,7 @@
 </script>
 
 <section aria-label="Order of feeds">
-  <h3>Order of feeds</h3>
+  <h2>Order of feeds</h2>
   <p class="quiet">
     Each day the first step that is open feeds the group, then the next, until its need is met.
   </p>

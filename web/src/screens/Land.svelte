@@ -102,13 +102,13 @@
 <style>
   .editor {
     display: grid;
-    grid-template-columns: minmax(15rem, 21rem) 1fr;
+    grid-template-columns: minmax(15rem, 21rem) minmax(0, 1fr);
     gap: 1rem;
     padding: 1rem 20px 2rem;
   }
   @media (max-width: 760px) {
     .editor {
-      grid-template-columns: 1fr;
+      grid-template-columns: minmax(0, 1fr);
     }
   }
   section.panel,

@@ -104,6 +104,8 @@ class AccessTest {
   }
 
   private static String focused(Page page) {
-    return (String) page.evaluate("document.activeElement.textContent ?? ''");
+    return (String)
+        page.evaluate(
+            "document.activeElement.tagName === 'BUTTON' ? document.activeElement.textContent : ''");
   }
 }

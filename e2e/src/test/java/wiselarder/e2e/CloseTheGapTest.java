@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ReducedMotion;
 import java.util.ArrayList;
@@ -27,6 +28,7 @@ class CloseTheGapTest {
 
   @BeforeAll
   static void start() {
+    PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
     product = Product.fresh("e2e");
   }
 
@@ -211,13 +213,13 @@ class CloseTheGapTest {
   void aNewGroupEatsAndALotFeedsIt() {
     go("Herd");
     button("Add group").click();
-    page.getByLabel("Head").fill("30");
+    page.getByLabel("Head", new Page.GetByLabelOptions().setExact(true)).fill("30");
     assertThat(page.getByTestId("effect")).isVisible();
     button("Save group").click();
     assertThat(verdict()).not().containsText("24 February");
     go("Store");
     button("Add lot").click();
-    page.getByLabel("Units").fill("400");
+    page.getByLabel("Units", new Page.GetByLabelOptions().setExact(true)).fill("400");
     button("Save lot").click();
     assertThat(page.getByTestId("hay-sum")).containsText("Lot 4");
     assertThat(page.getByTestId("hay-sum")).containsText("All groups");

@@ -138,13 +138,13 @@ class YearPropertiesTest {
     return Arbitraries.integers().between(0, 1500).map(d -> LocalDate.of(2025, 1, 1).plusDays(d));
   }
 
-  @Property(tries = 300)
+  @Property(tries = 120)
   void everyKilogramIsAccountedFor(@ForAll long seed, @ForAll("starts") LocalDate start) {
     YearBalance b = ENGINE.simulate(new Drawn(new java.util.Random(seed), start).farm(0).build());
     assertThat(b.massBalance().error()).isLessThan(1e-6);
   }
 
-  @Property(tries = 200)
+  @Property(tries = 80)
   void everyDayTheNeedIsEatenOrBare(@ForAll long seed, @ForAll("starts") LocalDate start) {
     YearBalance b = ENGINE.simulate(new Drawn(new java.util.Random(seed), start).farm(0).build());
     for (int d = 0; d < b.days(); d++) {
@@ -156,7 +156,7 @@ class YearPropertiesTest {
     }
   }
 
-  @Property(tries = 200)
+  @Property(tries = 80)
   void nothingBelowTheResidualIsEaten(@ForAll long seed, @ForAll("starts") LocalDate start) {
     FarmPlan stated = new Drawn(new java.util.Random(seed), start).farm(0).build();
     YearBalance b = ENGINE.simulate(stated);
@@ -171,7 +171,7 @@ class YearPropertiesTest {
     }
   }
 
-  @Property(tries = 200)
+  @Property(tries = 80)
   void moreHayNeverMakesAGapLonger(
       @ForAll long seed,
       @ForAll("starts") LocalDate start,
@@ -183,7 +183,7 @@ class YearPropertiesTest {
     assertThat(more.totalBareKg()).isLessThanOrEqualTo(less.totalBareKg() + 1e-6);
   }
 
-  @Property(tries = 100)
+  @Property(tries = 50)
   void movingAPlanByALeapCycleChangesNothing(@ForAll long seed, @ForAll("starts") LocalDate start) {
     YearBalance now = ENGINE.simulate(new Drawn(new java.util.Random(seed), start).farm(0).build());
     YearBalance later =
@@ -192,7 +192,7 @@ class YearPropertiesTest {
     assertThat(later.massBalance()).isEqualTo(now.massBalance());
   }
 
-  @Property(tries = 100)
+  @Property(tries = 50)
   void theLedgerIsTheSumOfItsDays(@ForAll long seed, @ForAll("starts") LocalDate start) {
     YearBalance b = ENGINE.simulate(new Drawn(new java.util.Random(seed), start).farm(0).build());
     double months = Ledger.months(b).stream().mapToDouble(Ledger.Line::putByKg).sum();

@@ -29,7 +29,7 @@ class PlanFileTest {
         "\"version\": 1 | \"version\": 7 | \"version\" is 7; this product reads 1",
         "wise-larder-plan | other | \"format\" should be \"wise-larder-plan\"",
         "\"areaHa\": 2.4 | \"areaHa\": -2 | farm.fields[0]: field.areaHa is -2.0; accepted is 0.01 to 5000.0",
-        "\"gainKgPerDay\": 0, | \"head\": 9, \"tail\": 1, | this name is not known here",
+        "\"head\": 9 | \"tail\": 1, \"head\": 9 | this name is not known here",
         "\"groupId\": \"pony\" | \"groupId\": \"mule\" | step.groupId: there is no mule",
         "\"start\": \"2027-10-01\" | \"start\": \"soon\" | plan.year.start: cannot be read as a date like 2027-09-01",
         "\"head\": 9, | \"name\": \"Ewes\", | farm.groups[0].head: is missing",
