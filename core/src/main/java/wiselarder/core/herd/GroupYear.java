@@ -79,8 +79,13 @@ public record GroupYear(
     double[] suckling = new double[year.days() + offset];
     double[] weaned = new double[year.days() + offset];
     int[] birth = new int[year.days() + offset];
+    int[] weaning = new int[year.days() + offset];
+    int[] leave = new int[year.days() + offset];
     for (int x = -offset; x < year.days(); x++) {
       birth[x + offset] = calendar.lastBirth(x);
+      boolean none = birth[x + offset] == -NEVER;
+      weaning[x + offset] = none ? -NEVER : calendar.weaning(birth[x + offset]);
+      leave[x + offset] = none ? -NEVER : calendar.leave(birth[x + offset]);
       suckling[x + offset] = calendar.percent(x, false, twinShare);
       weaned[x + offset] = calendar.percent(x, true, twinShare);
     }
@@ -89,11 +94,11 @@ public record GroupYear(
       double own = 0;
       double youngKgPerDam = 0;
       for (int k = 0; k < spread; k++) {
-        int first = birth[d - k + offset];
-        boolean isWeaned = first == -NEVER || d >= calendar.weaning(first);
-        own += isWeaned ? weaned[d - k + offset] : suckling[d - k + offset];
-        if (first != -NEVER && d < calendar.leave(first)) {
-          youngKgPerDam += young.intakeKg(d - first - k, calendar.weaning(first) - first - k);
+        int at = d - k + offset;
+        own += d >= weaning[at] ? weaned[at] : suckling[at];
+        if (d < leave[at]) {
+          int age = d - birth[at] - k;
+          youngKgPerDam += young.intakeKg(age, weaning[at] - birth[at] - k);
         }
       }
       ownKg[d] = group.head() * group.weightKg() * own / spread / 100;
@@ -185,9 +190,9 @@ public record GroupYear(
     }
   }
 
-  /** Forage that the young of a dam eat, by age in days. */
-  private record Young(
-      HerdTables tables, String growingKind, AnimalClass atFoot, double birthKg, double gainKg) {
+  /** Forage that one young of a dam eats, kg DM by age in days, at foot and once weaned. */
+  private record Young(double[] atFootKg, double[] weanedKg) {
+    private static final int OLDEST_DAYS = 800;
 
     static Young of(AnimalGroup group, HerdTables tables) {
       String species = group.kind().substring(0, group.kind().indexOf('/'));
@@ -199,24 +204,29 @@ public record GroupYear(
             case "bison" -> "bison/young";
             default -> "";
           };
-      AnimalClass atFoot = species.equals("beef") ? tables.byId("suckling_calf") : null;
+      Young young = new Young(new double[OLDEST_DAYS], new double[OLDEST_DAYS]);
+      if (growing.isEmpty()) {
+        return young;
+      }
       double birthKg = BIRTH_WEIGHT_SHARE * group.weightKg();
-      double gain =
-          atFoot != null
-              ? atFoot.targetGainKgPerDay()
-              : growing.isEmpty() ? 0 : tables.byWeight(growing, birthKg).targetGainKgPerDay();
-      return new Young(tables, growing, atFoot, birthKg, gain);
+      AnimalClass suckling = species.equals("beef") ? tables.byId("suckling_calf") : null;
+      double gainKg =
+          (suckling != null ? suckling : tables.byWeight(growing, birthKg)).targetGainKgPerDay();
+      for (int age = 0; age < OLDEST_DAYS; age++) {
+        double weightKg = birthKg + gainKg * age;
+        young.weanedKg[age] = tables.byWeight(growing, weightKg).intakeKg(weightKg);
+        young.atFootKg[age] =
+            suckling != null && age >= CALF_FORAGE_FROM_DAY ? suckling.intakeKg(weightKg) : 0;
+      }
+      return young;
     }
 
     double intakeKg(int ageDays, int weaningAgeDays) {
-      if (ageDays < 0 || growingKind.isEmpty()) {
+      if (ageDays < 0) {
         return 0;
       }
-      double weight = birthKg + gainKg * ageDays;
-      if (ageDays >= weaningAgeDays) {
-        return tables.byWeight(growingKind, weight).intakeKg(weight);
-      }
-      return atFoot != null && ageDays >= CALF_FORAGE_FROM_DAY ? atFoot.intakeKg(weight) : 0;
+      int age = Math.min(ageDays, OLDEST_DAYS - 1);
+      return ageDays >= weaningAgeDays ? weanedKg[age] : atFootKg[age];
     }
   }
 }

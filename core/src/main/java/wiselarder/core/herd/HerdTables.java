@@ -1,6 +1,5 @@
 package wiselarder.core.herd;
 
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
@@ -18,9 +17,18 @@ public final class HerdTables {
   private final Map<String, AnimalClass> classes;
   private final Map<String, List<StageRule>> rules;
 
+  /** The rules of a kind that go by weight, lightest first. */
+  private final Map<String, List<StageRule>> bands;
+
   private HerdTables(Map<String, AnimalClass> classes, Map<String, List<StageRule>> rules) {
     this.classes = classes;
     this.rules = rules;
+    this.bands =
+        rules.values().stream()
+            .flatMap(List::stream)
+            .filter(StageRule::banded)
+            .sorted(Comparator.comparingDouble(StageRule::weightMinKg))
+            .collect(Collectors.groupingBy(StageRule::kind));
   }
 
   public static HerdTables load() {
@@ -59,7 +67,7 @@ public final class HerdTables {
         dam,
         r.text("condition"),
         Double.isNaN(from) ? null : Integer.valueOf((int) from),
-        r.optional("to_day"),
+        StageRule.toDay(r.optional("to_day")),
         r.text("class_id"),
         (int) r.number("priority", 1, 9),
         Double.isNaN(weaning) ? 205 : (int) weaning,
@@ -84,12 +92,11 @@ public final class HerdTables {
 
   /** The class of a growing or adult animal: by weight band where the kind has bands. */
   public AnimalClass byWeight(String kind, double weightKg) {
-    List<StageRule> all = rulesOf(kind);
-    List<StageRule> banded = new ArrayList<>(all.stream().filter(StageRule::banded).toList());
+    List<StageRule> banded = bands.getOrDefault(kind, List.of());
     if (banded.isEmpty()) {
+      List<StageRule> all = rulesOf(kind);
       return classes.get(all.get(all.size() - 1).classId());
     }
-    banded.sort(Comparator.comparingDouble(StageRule::weightMinKg));
     StageRule chosen = banded.get(0);
     for (StageRule rule : banded) {
       if (weightKg >= rule.weightMinKg()) {

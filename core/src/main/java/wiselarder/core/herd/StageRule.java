@@ -5,20 +5,32 @@ package wiselarder.core.herd;
  * from the dam's parturition (negative: before it); the window is half-open.
  *
  * @param from first day, or null for unbounded; rules by an animal's own age go by weight instead
- * @param to a number of days, {@code weaning}, {@code dry_off}, {@code slaughter}, or empty
+ * @param toDay first day after, or one of the marks below
  */
 record StageRule(
     String kind,
     boolean dam,
     String condition,
     Integer from,
-    String to,
+    int toDay,
     String classId,
     int priority,
     int weaningDayDefault,
     double weightMinKg,
     double weightMaxKg) {
+  static final int TO_WEANING = Integer.MIN_VALUE;
+  static final int TO_DRY_OFF = Integer.MIN_VALUE + 1;
   private static final int DRY_DAYS = 60;
+
+  /** Reads the table's end of a stage: days, {@code weaning}, {@code dry_off}, or open. */
+  static int toDay(String text) {
+    return switch (text) {
+      case "weaning" -> TO_WEANING;
+      case "dry_off" -> TO_DRY_OFF;
+      case "", "slaughter" -> Integer.MAX_VALUE;
+      default -> Integer.parseInt(text);
+    };
+  }
 
   boolean banded() {
     return !Double.isNaN(weightMinKg);
@@ -35,15 +47,15 @@ record StageRule(
       return true;
     }
     if (from < 0) {
-      return -until >= from && -until < Integer.parseInt(to);
+      return -until >= from && -until < toDay;
     }
     if (since < from) {
       return false;
     }
-    return switch (to) {
-      case "weaning" -> !weaned;
-      case "dry_off" -> until > DRY_DAYS;
-      default -> since < Integer.parseInt(to);
+    return switch (toDay) {
+      case TO_WEANING -> !weaned;
+      case TO_DRY_OFF -> until > DRY_DAYS;
+      default -> since < toDay;
     };
   }
 
