@@ -107,7 +107,7 @@
     >{narrow && field.name.length > 13 ? `${field.name.slice(0, 12)}.` : field.name}</text
   >
   {#if !narrow}
-    <text x="20" y="26" class="note">{stand.length > 24 ? `${stand.slice(0, 23)}.` : stand}</text>
+    <text x="20" y="26" class="note">{stand.length > 28 ? `${stand.slice(0, 27)}.` : stand}</text>
     <text x={scale.left - 8} y="13" text-anchor="end" class="area"
       >{amount(field.areaHa, 'area', system)}</text
     >

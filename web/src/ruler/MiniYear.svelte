@@ -8,7 +8,7 @@
 
   let width = $state(1280);
   const year = $derived(open.year);
-  const scale = $derived(rulerScale(width, year.days, width < 700 ? 92 : 168));
+  const scale = $derived(rulerScale(width, year.days, width < 700 ? 92 : 184));
   const said = $derived(verdict(year, open.system));
   const bareDays = (y: typeof year) => storeGaps(y).reduce((n, g) => n + g.shortDays, 0);
 </script>

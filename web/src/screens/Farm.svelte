@@ -32,6 +32,9 @@
   untrack(() => choose());
   onDestroy(() => open.dropTrial());
 
+  async function save() {
+    if (await draft.save()) open.system = open.view!.farm.units;
+  }
   function choose() {
     const { farm, plan } = open.view!;
     draft.choose({
@@ -97,12 +100,7 @@
         value={s.note}
         oninput={(e) => draft.set('note', e.currentTarget.value)}></textarea></label
     >
-    <SaveBar
-      what="settings"
-      changed={draft.changed}
-      onsave={() => draft.save()}
-      ondiscard={choose}
-    />
+    <SaveBar what="settings" changed={draft.changed} onsave={save} ondiscard={choose} />
   </section>
 {/if}
 

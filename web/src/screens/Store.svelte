@@ -27,7 +27,7 @@
     })),
   );
   const known = $derived(lots.some((l) => l.id === draft.item?.id));
-  const scale = $derived(rulerScale(width, open.year.days, width < 700 ? 92 : 168));
+  const scale = $derived(rulerScale(width, open.year.days, width < 700 ? 92 : 184));
 
   untrack(() => draft.choose(lots[0] ?? null));
   onDestroy(() => open.dropTrial());

@@ -17,7 +17,7 @@
   let closing = $state(false);
   const year = $derived(open.year);
   const said = $derived(verdict(year, open.system));
-  const scale = $derived(rulerScale(width, year.days, width < 700 ? 92 : 168));
+  const scale = $derived(rulerScale(width, year.days, width < 700 ? 92 : 184));
   const gapIndex = $derived(year.gaps.indexOf(storeGaps(year)[0]));
 
   function startClosing() {
