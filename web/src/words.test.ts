@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Gap, YearView } from './api/client';
-import { problemText, unitsLeft, verdict } from './words';
+import { causes, leverTitle, problemText, unitsLeft, verdict } from './words';
 
 const TOTAL = { needKg: 1000, growingKg: 0, standingKg: 0, putByKg: 0, boughtInKg: 0, bareKg: 0 };
 
@@ -77,5 +77,62 @@ describe('the store', () => {
       { unitName: 'small square bale', units: [1] },
     ];
     expect(unitsLeft(lots as never, 0)).toBe('300 round bales, 1 small square bale');
+  });
+});
+
+const FARM = {
+  fields: [
+    { id: 'a', name: 'Church Field' },
+    { id: 'b', name: 'Saddle' },
+  ],
+  groups: [],
+} as never;
+
+describe('causes', () => {
+  it('name the fields and give the measure in the units of the user', () => {
+    const gap = {
+      ...GAP,
+      causes: [
+        { code: 'STORE_EMPTY', subjects: [], value: 176 },
+        { code: 'DORMANT', subjects: [], value: 0.96 },
+        { code: 'SHUT', subjects: ['a', 'b'], value: 0 },
+        { code: 'STANDS_UNUSED', subjects: ['b'], value: 30833 },
+      ],
+    } as never;
+    expect(causes(gap, FARM, year([]), 'IMPERIAL')).toEqual([
+      'The store is empty from 24 February.',
+      'Grass is dormant on 96% of the growing ground.',
+      'Shut for stockpile: Church Field, Saddle.',
+      'About 34.0 tons that could be eaten stands on fields that no order of feeds opens then: Saddle.',
+    ]);
+  });
+
+  it('have a sentence for every code', () => {
+    const codes = [
+      'STORE_EMPTY',
+      'NO_STORE',
+      'DORMANT',
+      'SLUMP',
+      'SHUT',
+      'HELD',
+      'OUT_OF_USE',
+      'STANDS_UNUSED',
+    ];
+    const gap = { ...GAP, causes: codes.map((code) => ({ code, subjects: ['a'], value: 1 })) };
+    for (const sentence of causes(gap as never, FARM, year([]), 'METRIC')) {
+      expect(sentence).toMatch(/^[A-Z].*\.$/);
+    }
+  });
+});
+
+describe('levers', () => {
+  it('are named by what they do', () => {
+    const shut = { kind: 'STOCKPILE', edit: { shutField: { fieldId: 'a' } } } as never;
+    const buy = {
+      kind: 'BUY_HAY',
+      edit: { buyHay: { lot: { units: 1, unitName: 'round bale' } } },
+    } as never;
+    expect(leverTitle(shut, FARM)).toBe('Shut Church Field');
+    expect(leverTitle(buy, FARM)).toBe('Buy 1 round bale');
   });
 });

@@ -29,6 +29,17 @@ class ScreenshotsIT {
           .click();
       page.getByTestId("compare").waitFor();
       shoot(page, "close-gap", false);
+      for (String field : new String[] {"Mill Bottom", "Home Bottom", "Church Field"}) {
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Shut " + field))
+            .click();
+        page.getByTestId("compare").waitFor();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Put it in the plan"))
+            .click();
+        page.getByTestId("planned").getByText("Shut " + field + " from").waitFor();
+      }
+      shoot(page, "year-stockpiled", false);
+      product.resetDemo();
+      page.reload();
       for (String screen : new String[] {"Land", "Herd", "Store", "Farm"}) {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(screen).setExact(true))
             .click();

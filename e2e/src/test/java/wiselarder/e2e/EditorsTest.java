@@ -1,0 +1,177 @@
+package wiselarder.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ReducedMotion;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** Land, Herd, Store and Farm: what is typed there reaches the year and stays. */
+class EditorsTest {
+  private static Product product;
+  private Page page;
+
+  @BeforeAll
+  static void start() {
+    PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
+    product = Product.fresh("editors");
+  }
+
+  @AfterAll
+  static void stop() {
+    product.close();
+  }
+
+  @BeforeEach
+  void openTheDemo() {
+    product.resetDemo();
+    page =
+        product
+            .browser()
+            .newContext(
+                new Browser.NewContextOptions()
+                    .setViewportSize(1280, 800)
+                    .setReducedMotion(ReducedMotion.REDUCE))
+            .newPage();
+    page.navigate(product.url());
+  }
+
+  @AfterEach
+  void close() {
+    page.context().close();
+  }
+
+  private void go(String screen) {
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(screen).setExact(true))
+        .click();
+  }
+
+  private Locator button(String name) {
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name)).first();
+  }
+
+  private Locator input(String label) {
+    return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
+  }
+
+  @Test
+  void aFieldIsCutForHayAndTheBalesStandInTheStore() {
+    go("Land");
+    button("Tannery Flat").click();
+    input("Cut on").fill("2028-07-10");
+    button("Cut it").click();
+    Locator cut =
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Cut for hay"));
+    assertThat(cut).containsText(Pattern.compile("10 Jul: [1-9]\\d*\\s+round bales of 805 lb"));
+    go("Year");
+    assertThat(page.getByTestId("planned")).containsText("Cut Tannery Flat for hay on 10 Jul");
+    button("Take back cutting Tannery Flat").click();
+    assertThat(page.getByTestId("planned")).not().containsText("Tannery Flat");
+  }
+
+  @Test
+  void aFieldIsShutFromTheLandScreen() {
+    go("Land");
+    button("Church Field").click();
+    input("Shut from").fill("2027-09-01");
+    input("Open on").fill("2027-12-20");
+    button("Shut it").click();
+    assertThat(page.getByText("Shut from 1 Sep to 19 Dec")).isVisible();
+    assertThat(page.getByTestId("verdict")).not().containsText("24 February");
+  }
+
+  @Test
+  void monthlyRatesAreTypedAndKept() {
+    go("Land");
+    page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Growth").setExact(true))
+        .selectOption("rates");
+    Locator april = page.getByLabel("Growth in April");
+    april.fill("60");
+    april.press("Tab");
+    assertThat(page.getByTestId("effect")).isVisible();
+    button("Save field").click();
+    assertThat(page.getByTestId("effect")).hasCount(0);
+    page.reload();
+    assertThat(page.getByLabel("Growth in April")).hasValue("60");
+  }
+
+  @Test
+  void theOrderOfFeedsIsChangedByMovingAStep() {
+    go("Herd");
+    Locator steps =
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Order of feeds"));
+    assertThat(steps.getByRole(AriaRole.LISTITEM)).hasCount(5);
+    button("Drop step 2").click();
+    assertThat(steps.getByRole(AriaRole.LISTITEM)).hasCount(4);
+    assertThat(page.getByTestId("effect")).isVisible();
+    button("Save group").click();
+    // without the corn residue the hay goes sooner
+    assertThat(page.getByTestId("verdict")).not().containsText("24 February");
+    page.reload();
+    assertThat(steps.getByRole(AriaRole.LISTITEM)).hasCount(4);
+  }
+
+  @Test
+  void weanedLaterTheCowsEatMoreInAutumn() {
+    go("Herd");
+    page.getByLabel("Weaning, month").selectOption("11");
+    assertThat(page.getByTestId("effect")).isVisible();
+    button("Save group").click();
+    assertThat(page.getByTestId("verdict")).containsText("Hay runs out on");
+    page.reload();
+    assertThat(page.getByLabel("Weaning, month")).hasValue("11");
+  }
+
+  @Test
+  void aLotWithFewerBalesRunsOutSooner() {
+    go("Store");
+    input("Units").fill("150");
+    assertThat(page.getByTestId("effect")).containsText("Bare days 37 now");
+    button("Save lot").click();
+    assertThat(page.getByTestId("verdict")).containsText("January");
+  }
+
+  @Test
+  void removingALotIsCountedAtOnce() {
+    go("Store");
+    button("Orchardgrass and clover").click();
+    button("Remove lot").click();
+    assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Orchardgrass")))
+        .hasCount(0);
+    assertThat(page.getByTestId("verdict")).not().containsText("24 February");
+  }
+
+  @Test
+  void theFarmIsShownInMetricWhenItIsSetSo() {
+    go("Farm");
+    page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Units").setExact(true))
+        .selectOption("METRIC");
+    button("Save settings").click();
+    go("Year");
+    assertThat(page.getByTestId("verdict-detail")).containsText("35.1 t of dry matter");
+    button("Ledger").click();
+    assertThat(page.getByTestId("ledger")).containsText("Dry matter eaten, kg");
+    page.reload();
+    assertThat(page.getByTestId("verdict-detail")).containsText("35.1 t of dry matter");
+  }
+
+  @Test
+  void anotherFirstDayMovesTheWholeRuler() {
+    go("Farm");
+    input("Plan year begins").fill("2028-03-01");
+    input("Plan year begins").blur();
+    button("Save settings").click();
+    go("Year");
+    button("Ledger").click();
+    assertThat(page.getByTestId("ledger").locator("tbody tr").first()).containsText("Mar 2028");
+  }
+}
