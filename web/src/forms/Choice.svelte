@@ -14,20 +14,10 @@
   } = $props();
 </script>
 
-<label>
+<label class="field">
   <span>{label}</span>
   <select class="select" {value} onchange={(e) => onchange(e.currentTarget.value)}>
     {#each options as option (option.id)}<option value={option.id}>{option.name}</option>{/each}
   </select>
   {#if hint}<span class="quiet">{hint}</span>{/if}
 </label>
-
-<style>
-  label {
-    display: block;
-  }
-  span {
-    display: block;
-    font-size: 13px;
-  }
-</style>

@@ -12,7 +12,7 @@
   } = $props();
 </script>
 
-<label>
+<label class="field">
   <span>{label}</span>
   <input
     class="input figure"
@@ -22,13 +22,3 @@
   />
   {#if hint}<span class="quiet">{hint}</span>{/if}
 </label>
-
-<style>
-  label {
-    display: block;
-  }
-  span {
-    display: block;
-    font-size: 13px;
-  }
-</style>

@@ -41,7 +41,7 @@
   }
 </script>
 
-<label>
+<label class="field">
   <span>{label}{unit ? `, ${unit}` : ''}</span>
   <input
     class="input figure"
@@ -56,13 +56,6 @@
 </label>
 
 <style>
-  label {
-    display: block;
-  }
-  span {
-    display: block;
-    font-size: 13px;
-  }
   .wrong {
     color: var(--bare-dark);
   }

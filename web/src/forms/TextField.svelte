@@ -3,17 +3,7 @@
     $props();
 </script>
 
-<label>
+<label class="field">
   <span>{label}</span>
   <input class="input" {value} oninput={(e) => oninput(e.currentTarget.value)} />
 </label>
-
-<style>
-  label {
-    display: block;
-  }
-  span {
-    display: block;
-    font-size: 13px;
-  }
-</style>

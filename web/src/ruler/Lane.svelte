@@ -157,7 +157,7 @@
     />
     {#if scale.x(to) - scale.x(from) > 96}
       <text x={(scale.x(from) + scale.x(to)) / 2} y="18" text-anchor="middle" class="label"
-        >shut for winter</text
+        >shut to {shortDay(year.start, to - 1)}</text
       >
     {/if}
     {#each ['from', 'to'] as const as which (which)}

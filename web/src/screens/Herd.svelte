@@ -117,7 +117,7 @@
     onadd={add}
   />
   {#if draft.item}
-    <section aria-label="Group" class="panel">
+    <section aria-label="Group" class="panel form">
       <GroupForm group={draft.item.group} onchange={(group) => draft.set('group', group)} />
       <StepsForm
         groupId={draft.item.id}
@@ -133,24 +133,6 @@
       />
     </section>
   {:else}
-    <p class="panel empty">No animals yet. Add a group to see what it needs.</p>
+    <p class="panel form">No animals yet. Add a group to see what it needs.</p>
   {/if}
 </div>
-
-<style>
-  .editor {
-    display: grid;
-    grid-template-columns: minmax(15rem, 21rem) minmax(0, 1fr);
-    gap: 1rem;
-    padding: 1rem 20px 2rem;
-  }
-  @media (max-width: 760px) {
-    .editor {
-      grid-template-columns: minmax(0, 1fr);
-    }
-  }
-  section.panel,
-  .empty {
-    padding: 1rem;
-  }
-</style>

@@ -79,7 +79,7 @@
     onadd={add}
   />
   {#if draft.item}
-    <section aria-label="Field" class="panel">
+    <section aria-label="Field" class="panel form">
       <FieldForm {draft} />
       <SaveBar
         what="field"
@@ -95,24 +95,6 @@
       {/if}
     </section>
   {:else}
-    <p class="panel empty">No field yet. Add one to see what it feeds.</p>
+    <p class="panel form">No field yet. Add one to see what it feeds.</p>
   {/if}
 </div>
-
-<style>
-  .editor {
-    display: grid;
-    grid-template-columns: minmax(15rem, 21rem) minmax(0, 1fr);
-    gap: 1rem;
-    padding: 1rem 20px 2rem;
-  }
-  @media (max-width: 760px) {
-    .editor {
-      grid-template-columns: minmax(0, 1fr);
-    }
-  }
-  section.panel,
-  .empty {
-    padding: 1rem;
-  }
-</style>

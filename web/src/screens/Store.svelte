@@ -68,7 +68,7 @@
   />
   <div>
     {#if draft.item}
-      <section aria-label="Lot" class="panel">
+      <section aria-label="Lot" class="panel form">
         <LotForm
           lot={draft.item}
           onchange={(key, value) => draft.set(key, value)}
@@ -85,27 +85,8 @@
       </section>
       {#if known}<HaySum lotId={draft.item.id} />{/if}
     {:else}
-      <p class="panel empty">Nothing put by yet. Add a lot to see how long it lasts.</p>
+      <p class="panel form">Nothing put by yet. Add a lot to see how long it lasts.</p>
     {/if}
     <Planned />
   </div>
 </div>
-
-<style>
-  .editor {
-    display: grid;
-    grid-template-columns: minmax(15rem, 21rem) minmax(0, 1fr);
-    gap: 1rem;
-    padding: 1rem 20px 2rem;
-  }
-  @media (max-width: 760px) {
-    .editor {
-      grid-template-columns: minmax(0, 1fr);
-    }
-  }
-  section.panel,
-  .empty {
-    padding: 1rem;
-    margin-bottom: 1rem;
-  }
-</style>
