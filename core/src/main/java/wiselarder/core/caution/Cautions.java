@@ -40,6 +40,11 @@ public final class Cautions {
     return new Cautions(Hazard.loadAll());
   }
 
+  /** True for sorghums and their kin, which frost and drought can make deadly. */
+  public static boolean isSorghum(String forageId) {
+    return SORGHUMS.contains(forageId);
+  }
+
   /** Every caution of a plan, by field in the farm's order. */
   public List<Caution> of(FarmPlan stated, Catalogue catalogue) {
     List<Caution> found = new ArrayList<>();
@@ -54,7 +59,7 @@ public final class Cautions {
       if (grazings.isEmpty()) {
         continue;
       }
-      if (SORGHUMS.contains(forage.id())) {
+      if (isSorghum(forage.id())) {
         frostHolds(field, climate, year, found);
         add("hz_young_sorghum", field, null, 0, year.days(), false, found);
       }

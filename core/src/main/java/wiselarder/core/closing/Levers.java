@@ -9,6 +9,7 @@ import java.util.OptionalInt;
 import wiselarder.core.balance.Shelf;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.caution.Cautions;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.gap.GapFinder;
@@ -107,13 +108,10 @@ public final class Levers {
 
   private Optional<PlanEdit> closing(FarmPlan stated, Field field, Gap gap) {
     Forage forage = engine.catalogue().forage(field.stand().forageId());
-    // A stand that can hold prussic acid is never offered: frost and regrowth decide when it is
-    // safe.
+    // Frost and regrowth decide when a sorghum is safe, so it is never offered.
     if (!forage.canStockpile()
         || Double.isNaN(forage.stockpileUseByDays())
-        || forage.id().contains("sorghum")
-        || forage.id().contains("sudan")
-        || forage.id().equals("johnsongrass")) {
+        || Cautions.isSorghum(forage.id())) {
       return Optional.empty();
     }
     PlanYear year = stated.plan().year();
