@@ -175,10 +175,15 @@ class CloseTheGapTest {
     String label = page.getByTestId("shelves").getAttribute("aria-label");
     button("Ledger").click();
     Locator total = page.getByTestId("ledger").locator("tbody tr").last();
-    for (int column = 0; column < 6; column++) {
-      String figure = total.locator("td").nth(column).innerText();
-      org.assertj.core.api.Assertions.assertThat(label).contains(figure);
+    String[] figures = new String[6];
+    for (int column = 0; column < figures.length; column++) {
+      figures[column] = total.locator("td").nth(column).innerText();
     }
+    org.assertj.core.api.Assertions.assertThat(label)
+        .contains(figures[0] + " lb dry matter needed")
+        .endsWith(
+            "growing %s, standing %s, put by %s, bought in %s, bare %s."
+                .formatted(figures[1], figures[2], figures[3], figures[4], figures[5]));
   }
 
   @Test
