@@ -43,6 +43,7 @@ class ArchitectureTest {
           Map.entry(
               "closing",
               Set.of(
+                  "quantity",
                   "gap",
                   "balance",
                   "plan",

@@ -18,6 +18,7 @@ import wiselarder.core.plan.Closing;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.PlanEdit;
 import wiselarder.core.plan.Purchase;
+import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.Lot;
 import wiselarder.core.weather.Climate;
 
@@ -44,11 +45,22 @@ public final class Levers {
     List<LeverOption> options = new ArrayList<>();
     for (Field field : stated.farm().fields()) {
       closing(stated, field, gap)
+          .filter(c -> allowed(stated, c))
           .map(c -> measure(LeverOption.Kind.STOCKPILE, stated, before, gap, c))
           .ifPresent(options::add);
     }
     options.sort(Comparator.comparingDouble(LeverOption::bringsKg).reversed());
     return options;
+  }
+
+  /** False where the field is promised to grazing at that very time. */
+  private static boolean allowed(FarmPlan stated, PlanEdit edit) {
+    try {
+      edit.apply(stated);
+      return true;
+    } catch (Refused promised) {
+      return false;
+    }
   }
 
   /**

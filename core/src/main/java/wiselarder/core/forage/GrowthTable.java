@@ -30,4 +30,18 @@ public final class GrowthTable {
   public Optional<GrowthCurve> curve(String climateId, String forageId) {
     return Optional.ofNullable(curves.get(climateId + "/" + forageId));
   }
+
+  /**
+   * Lowest and highest yearly growth of a forage over all climates, kg DM/ha; empty array where no
+   * climate has a curve for it.
+   */
+  public double[] annualRangeKgPerHa(String forageId) {
+    double[] annual =
+        curves.entrySet().stream()
+            .filter(e -> e.getKey().endsWith("/" + forageId))
+            .mapToDouble(e -> e.getValue().annualKgPerHa())
+            .sorted()
+            .toArray();
+    return annual.length == 0 ? annual : new double[] {annual[0], annual[annual.length - 1]};
+  }
 }

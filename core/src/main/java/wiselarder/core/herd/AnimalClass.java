@@ -5,7 +5,12 @@ package wiselarder.core.herd;
  * default, +/-10% of the typical intake.
  */
 public record AnimalClass(
-    String id, String species, String name, double dmiTypicalPctBw, double targetGainKgPerDay) {
+    String id,
+    String species,
+    String name,
+    double typicalWeightKg,
+    double dmiTypicalPctBw,
+    double targetGainKgPerDay) {
 
   /** kg DM a head and day at a live weight: {@code weight x percent / 100}. */
   public double intakeKg(double weightKg) {

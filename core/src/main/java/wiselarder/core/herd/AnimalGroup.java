@@ -3,6 +3,7 @@ package wiselarder.core.herd;
 import java.time.LocalDate;
 import java.time.MonthDay;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Refused;
 
 /**
  * A group (mob) as stated. Births, weaning and the day the young leave come back every year.
@@ -48,5 +49,49 @@ public record AnimalGroup(
     Check.range("group.birthSpreadDays", birthSpreadDays, 1, 180);
     Check.range("group.youngPerDam", youngPerDam, 0, 4);
     Check.ordered("group.dates", fromInclusive, toExclusive);
+    checkYoung(birthStart, birthSpreadDays, weaning, youngLeave);
+  }
+
+  /** Young nursed longer than this were meant to be weaned before the birth, not after it. */
+  private static final int LONGEST_NURSED_DAYS = 330;
+
+  private static void checkYoung(
+      MonthDay birthStart, int birthSpreadDays, MonthDay weaning, MonthDay youngLeave) {
+    if (birthStart == null || weaning == null) {
+      return;
+    }
+    int weaned = daysAfter(birthStart, weaning);
+    if (weaned < birthSpreadDays || weaned > LONGEST_NURSED_DAYS) {
+      throw new Refused(
+          "weaned_before_birth",
+          "group.weaning",
+          weaning.toString(),
+          (double) birthSpreadDays,
+          (double) LONGEST_NURSED_DAYS,
+          "weaning: after the last birth and within %d days of the first is accepted: %s to %s"
+              .formatted(
+                  LONGEST_NURSED_DAYS,
+                  dayAfter(birthStart, birthSpreadDays),
+                  dayAfter(birthStart, LONGEST_NURSED_DAYS)));
+    }
+    if (youngLeave != null && daysAfter(birthStart, youngLeave) < weaned) {
+      throw new Refused(
+          "leave_before_weaning",
+          "group.youngLeave",
+          youngLeave.toString(),
+          "young leave: the day of weaning or later is accepted");
+    }
+  }
+
+  private static final int COMMON_YEAR = 2025;
+
+  /** Days from one day of the year to the next other, 0 to 364. */
+  private static int daysAfter(MonthDay from, MonthDay to) {
+    return Math.floorMod(
+        to.atYear(COMMON_YEAR).getDayOfYear() - from.atYear(COMMON_YEAR).getDayOfYear(), 365);
+  }
+
+  private static MonthDay dayAfter(MonthDay from, int days) {
+    return MonthDay.from(from.atYear(COMMON_YEAR).plusDays(days));
   }
 }

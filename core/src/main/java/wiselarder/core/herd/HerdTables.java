@@ -40,6 +40,7 @@ public final class HerdTables {
                         r.text("class_id"),
                         r.text("species"),
                         r.text("name"),
+                        r.number("typical_weight_kg", 1, 1500),
                         r.number("dmi_typical_pct_bw", 0.5, 8),
                         r.number("target_gain_kg_day", -1, 3)))
             .stream()
@@ -88,6 +89,31 @@ public final class HerdTables {
   /** Days from birth to weaning when the user names no date. */
   public int weaningDayDefault(String kind) {
     return rulesOf(kind).get(0).weaningDayDefault();
+  }
+
+  /** Lowest and highest typical weight among the classes a kind goes through, kg. */
+  public double[] typicalWeightsKg(String kind) {
+    return rulesOf(kind).stream()
+        .mapToDouble(r -> classes.get(r.classId()).typicalWeightKg())
+        .collect(
+            () -> new double[] {Double.MAX_VALUE, 0},
+            (range, kg) -> {
+              range[0] = Math.min(range[0], kg);
+              range[1] = Math.max(range[1], kg);
+            },
+            (a, b) -> {});
+  }
+
+  /** Weight of a common animal of the kind, kg: the first class of its year. Product default. */
+  public double defaultWeightKg(String kind) {
+    return classes.get(rulesOf(kind).get(0).classId()).typicalWeightKg();
+  }
+
+  /** Daily gain of a common animal of the kind, kg: that of the same class, never a loss. */
+  public double defaultGainKgPerDay(String kind) {
+    return isDam(kind)
+        ? 0
+        : Math.max(0, classes.get(rulesOf(kind).get(0).classId()).targetGainKgPerDay());
   }
 
   /** The class of a growing or adult animal: by weight band where the kind has bands. */

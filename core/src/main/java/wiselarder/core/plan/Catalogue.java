@@ -1,5 +1,6 @@
 package wiselarder.core.plan;
 
+import java.util.List;
 import java.util.Map;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.GrowthCurve;
@@ -8,6 +9,8 @@ import wiselarder.core.herd.HerdTables;
 import wiselarder.core.land.Stand;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.LossMethod;
+import wiselarder.core.store.PackageSize;
+import wiselarder.core.store.StoredFeed;
 import wiselarder.core.weather.Climate;
 
 /** The product's tables, loaded once and passed to whatever needs them. */
@@ -16,7 +19,9 @@ public record Catalogue(
     Map<String, Forage> forages,
     GrowthTable growth,
     HerdTables herd,
-    Map<String, LossMethod> losses) {
+    Map<String, LossMethod> losses,
+    List<PackageSize> packages,
+    List<StoredFeed> storedFeeds) {
 
   /** Loads and checks every table. */
   public static Catalogue load() {
@@ -25,7 +30,9 @@ public record Catalogue(
         Forage.loadAll(),
         GrowthTable.load(),
         HerdTables.load(),
-        LossMethod.loadAll());
+        LossMethod.loadAll(),
+        PackageSize.loadAll(),
+        StoredFeed.loadAll());
   }
 
   public Climate climate(String id) {

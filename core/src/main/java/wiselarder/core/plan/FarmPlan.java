@@ -37,6 +37,40 @@ public record FarmPlan(Farm farm, Plan plan) {
     }
     plan.purchases().forEach(p -> p.forGroups().forEach(id -> known("purchase", groups, id)));
     plan.cuts().forEach(c -> known("cut.fieldId", fields, c.fieldId()));
+    plan.steps().forEach(step -> refuseGrazingOfShut(farm, plan, step));
+  }
+
+  /** A dated step whose fields are all shut for its whole time can never be done. */
+  private static void refuseGrazingOfShut(Farm farm, Plan plan, FeedStep step) {
+    if (step.kind() != FeedStep.Kind.GRAZE
+        || step.fromInclusive() == null
+        || step.toExclusive() == null
+        || step.sourceIds().isEmpty()) {
+      return;
+    }
+    for (String fieldId : step.sourceIds()) {
+      boolean shut =
+          plan.closings().stream()
+              .anyMatch(
+                  c ->
+                      c.fieldId().equals(fieldId)
+                          && !c.fromInclusive().isAfter(step.fromInclusive())
+                          && !c.toExclusive().isBefore(step.toExclusive()));
+      if (!shut) {
+        return;
+      }
+    }
+    String names =
+        farm.fields().stream()
+            .filter(f -> step.sourceIds().contains(f.id()))
+            .map(Field::name)
+            .collect(java.util.stream.Collectors.joining(", "));
+    throw new Refused(
+        "shut_and_grazed",
+        "step.dates",
+        step.fromInclusive() + "/" + step.toExclusive(),
+        "%s: shut and to be grazed from %s to %s; take the step out of the order of feeds, or shut at another time"
+            .formatted(names, step.fromInclusive(), step.toExclusive().minusDays(1)));
   }
 
   /** Every lot that is there or comes in: the store's, then what is cut, then what is bought. */

@@ -21,6 +21,11 @@ public record Plan(
     purchases = List.copyOf(Check.present("plan.purchases", purchases));
   }
 
+  /** The same plan under another name. */
+  public Plan named(String changed) {
+    return new Plan(changed, year, steps, closings, cuts, purchases);
+  }
+
   Plan withYear(PlanYear changed) {
     return new Plan(name, changed, steps, closings, cuts, purchases);
   }

@@ -15,7 +15,7 @@ public sealed interface PlanEdit {
 
   FarmPlan apply(FarmPlan before);
 
-  /** The edit in plain words, for the history. */
+  /** The edit in plain words, for the history; empty where it changes nothing. */
   String words(FarmPlan before);
 
   /** Adds a field, or replaces the one with its id. */
@@ -32,7 +32,8 @@ public sealed interface PlanEdit {
 
     @Override
     public String words(FarmPlan before) {
-      return "Changed field " + field.name();
+      return put(
+          "field", field.name(), field, before.farm().fields(), x -> x.id().equals(field.id()));
     }
   }
 
@@ -68,7 +69,8 @@ public sealed interface PlanEdit {
 
     @Override
     public String words(FarmPlan before) {
-      return "Changed group " + group.name();
+      return put(
+          "group", group.name(), group, before.farm().groups(), x -> x.id().equals(group.id()));
     }
   }
 
@@ -108,7 +110,7 @@ public sealed interface PlanEdit {
 
     @Override
     public String words(FarmPlan before) {
-      return "Changed lot " + lot.name();
+      return put("lot", lot.name(), lot, before.farm().lots(), x -> x.id().equals(lot.id()));
     }
   }
 
@@ -154,7 +156,15 @@ public sealed interface PlanEdit {
 
     @Override
     public String words(FarmPlan before) {
-      return "Changed the order of feeds";
+      if (Difference.stepsOf(before, groupId).equals(steps)) {
+        return "";
+      }
+      return "Changed the order of feeds of "
+          + before.farm().groups().stream()
+              .filter(g -> g.id().equals(groupId))
+              .map(AnimalGroup::name)
+              .findFirst()
+              .orElse("a new group");
     }
   }
 
@@ -296,7 +306,22 @@ public sealed interface PlanEdit {
 
     @Override
     public String words(FarmPlan before) {
-      return "Set the plan year from " + year.start();
+      return year.equals(before.plan().year())
+          ? ""
+          : "Set the plan year to %d months from %s".formatted(year.months(), year.start());
+    }
+  }
+
+  /** Gives the plan another name. */
+  record NamePlan(String name) implements PlanEdit {
+    @Override
+    public FarmPlan apply(FarmPlan b) {
+      return new FarmPlan(b.farm(), b.plan().named(name));
+    }
+
+    @Override
+    public String words(FarmPlan before) {
+      return "Named the plan " + name;
     }
   }
 
@@ -309,6 +334,11 @@ public sealed interface PlanEdit {
       String currency,
       double audKg)
       implements PlanEdit {
+    /** The settings of a farm as they stand. */
+    static SetFarm of(Farm f) {
+      return new SetFarm(f.name(), f.note(), f.climateId(), f.units(), f.currency(), f.audKg());
+    }
+
     @Override
     public FarmPlan apply(FarmPlan b) {
       Farm f = b.farm();
@@ -319,8 +349,24 @@ public sealed interface PlanEdit {
 
     @Override
     public String words(FarmPlan before) {
-      return "Changed the farm's settings";
+      return changed("Changed the farm's settings", of(before.farm()), this);
     }
+  }
+
+  /** "Added field Saddle" or "Changed field Saddle: area, residual"; empty when nothing changes. */
+  private static <T extends Record> String put(
+      String what, String name, T item, List<T> items, java.util.function.Predicate<T> same) {
+    return items.stream()
+        .filter(same)
+        .findFirst()
+        .map(was -> changed("Changed %s %s".formatted(what, name), was, item))
+        .orElse("Added %s %s".formatted(what, name));
+  }
+
+  private static String changed(String sentence, Record was, Record is) {
+    List<String> members =
+        Members.differing(was, is).stream().map(m -> Members.words(m.member())).toList();
+    return members.isEmpty() ? "" : sentence + ": " + String.join(", ", members);
   }
 
   private static <T> List<T> put(List<T> items, T item, Function<T, String> id) {

@@ -111,5 +111,11 @@ class PlanEditTest {
     assertThat(new PlanEdit.ShutField(closing("c", 0, 50)).words(plan()))
         .isEqualTo("Shut a from 2026-09-01 to 2026-10-20");
     assertThat(new PlanEdit.RemoveField("a").words(plan())).isEqualTo("Removed field a");
+    assertThat(new PlanEdit.PutField(Farms.fescue("a", 7, 30, 2000)).words(plan()))
+        .isEqualTo("Changed field a: area, monthly growth");
+    assertThat(new PlanEdit.PutLot(Farms.bale("new", 5)).words(plan())).isEqualTo("Added lot new");
+    assertThat(new PlanEdit.PutLot(Farms.bale("hay", 10)).words(plan()))
+        .as("nothing changes")
+        .isEmpty();
   }
 }

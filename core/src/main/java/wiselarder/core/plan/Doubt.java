@@ -1,0 +1,25 @@
+package wiselarder.core.plan;
+
+/**
+ * A figure that is possible but hard to believe. It is taken as stated and marked.
+ *
+ * @param code what is doubtful about it
+ * @param subjectId the field, group or lot
+ * @param field the input, e.g. {@code stand.yieldKgPerHa}; the unit stands at its end
+ * @param value as stated
+ * @param usualMin what is usual, in the same unit
+ * @param usualMax what is usual, in the same unit
+ */
+public record Doubt(
+    Code code, String subjectId, String field, double value, double usualMin, double usualMax) {
+
+  /** Kinds of doubt. */
+  public enum Code {
+    /** The value lies outside what is usual. */
+    UNUSUAL,
+    /** No climate of the product's tables grows that much or that little of this forage. */
+    NO_CLIMATE_GROWS_THIS,
+    /** Hay this damp heats and moulds in a stack, and can burn. */
+    DAMP_HAY_HEATS
+  }
+}

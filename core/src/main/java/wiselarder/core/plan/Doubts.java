@@ -1,0 +1,133 @@
+package wiselarder.core.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import wiselarder.core.forage.Forage;
+import wiselarder.core.forage.GrowthCurve;
+import wiselarder.core.herd.AnimalGroup;
+import wiselarder.core.land.Field;
+import wiselarder.core.store.Lot;
+
+/**
+ * Finds stated figures that are possible but hard to believe. The bounds are assumptions of the
+ * product, wide on purpose: they catch a slipped digit or a wrong unit, not a good or a bad farm.
+ */
+public final class Doubts {
+  /** A yield beyond this many times the best, or below this share of the poorest, climate's. */
+  private static final double BEST_YIELD_TIMES = 1.6;
+
+  private static final double POOREST_YIELD_SHARE = 0.3;
+
+  /** Of the typical weights of a kind's classes. */
+  private static final double LIGHTEST_SHARE = 0.6;
+
+  private static final double HEAVIEST_TIMES = 1.6;
+
+  /** Of live weight a day, flat figures that hold a young one at foot included. */
+  private static final double LEAST_INTAKE_SHARE = 0.008;
+
+  private static final double MOST_INTAKE_SHARE = 0.055;
+
+  /** Dry hay below this dry matter heats in a stack; above 0.65 it is not haylage either. */
+  private static final double DRY_HAY_DM = 0.8;
+
+  private static final double WILTED_DM = 0.65;
+
+  private static final double MOST_COVER_TIMES = 1.3;
+
+  private final Catalogue catalogue;
+  private final List<Doubt> found = new ArrayList<>();
+
+  private Doubts(Catalogue catalogue) {
+    this.catalogue = catalogue;
+  }
+
+  /** Every doubtful figure: fields, groups, lots, in the order they stand in the plan. */
+  public static List<Doubt> of(FarmPlan stated, Catalogue catalogue) {
+    Doubts doubts = new Doubts(catalogue);
+    stated.farm().fields().forEach(doubts::field);
+    stated.farm().groups().forEach(doubts::group);
+    stated.allLots().forEach(doubts::lot);
+    return List.copyOf(doubts.found);
+  }
+
+  private void field(Field f) {
+    Forage forage = catalogue.forage(f.stand().forageId());
+    growth(f);
+    if (f.stand().openingCoverKgPerHa() != null) {
+      usual(
+          f.id(),
+          "stand.openingCoverKgPerHa",
+          f.stand().openingCoverKgPerHa(),
+          0,
+          forage.ceilingKgPerHa() * MOST_COVER_TIMES);
+    }
+    if (f.residualKgPerHa() != null) {
+      double most = f.turnInKgPerHa() != null ? f.turnInKgPerHa() : forage.ceilingKgPerHa();
+      usual(f.id(), "field.residualKgPerHa", f.residualKgPerHa(), 0, most);
+    }
+    if (f.utilization() != null) {
+      usual(f.id(), "field.utilization", f.utilization(), 0.2, 0.9);
+    }
+  }
+
+  private void growth(Field f) {
+    double[] range = catalogue.growth().annualRangeKgPerHa(f.stand().forageId());
+    if (range.length == 0) {
+      return;
+    }
+    double min = range[0] * POOREST_YIELD_SHARE;
+    double max = range[1] * BEST_YIELD_TIMES;
+    if (f.stand().yieldKgPerHa() != null) {
+      grown(f.id(), "stand.yieldKgPerHa", f.stand().yieldKgPerHa(), min, max);
+    } else if (f.stand().monthlyKgPerHaDay() != null) {
+      double annual = new GrowthCurve(f.stand().monthlyKgPerHaDay()).annualKgPerHa();
+      grown(f.id(), "stand.monthlyKgPerHaDay", annual / 365, min / 365, max / 365);
+    }
+  }
+
+  private void grown(String id, String field, double value, double min, double max) {
+    if (value < min || value > max) {
+      found.add(new Doubt(Doubt.Code.NO_CLIMATE_GROWS_THIS, id, field, value, min, max));
+    }
+  }
+
+  private void group(AnimalGroup g) {
+    double[] kg = catalogue.herd().typicalWeightsKg(g.kind());
+    usual(g.id(), "group.weightKg", g.weightKg(), kg[0] * LIGHTEST_SHARE, kg[1] * HEAVIEST_TIMES);
+    if (g.flatIntakeKgPerHeadDay() != null) {
+      usual(
+          g.id(),
+          "group.flatIntakeKgPerHeadDay",
+          g.flatIntakeKgPerHeadDay(),
+          g.weightKg() * LEAST_INTAKE_SHARE,
+          g.weightKg() * MOST_INTAKE_SHARE);
+    }
+    usual(g.id(), "group.gainKgPerDay", g.gainKgPerDay(), -0.5, 1.8);
+    if (g.birthStart() != null) {
+      usual(g.id(), "group.youngPerDam", g.youngPerDam(), 0.3, mostYoung(g.kind()));
+    }
+  }
+
+  private static double mostYoung(String kind) {
+    return kind.startsWith("sheep") || kind.startsWith("goat") ? 2.6 : 1.1;
+  }
+
+  private void lot(Lot l) {
+    boolean dryStore = l.storageMethodId().matches("s_(barn|tarp|net|twine).*");
+    if (dryStore && l.dmShare() < DRY_HAY_DM && l.dmShare() > WILTED_DM) {
+      found.add(
+          new Doubt(
+              Doubt.Code.DAMP_HAY_HEATS, l.id(), "lot.dmShare", l.dmShare(), DRY_HAY_DM, 0.92));
+    } else {
+      usual(l.id(), "lot.dmShare", l.dmShare(), dryStore ? DRY_HAY_DM : 0.18, 0.95);
+    }
+    usual(l.id(), "lot.kgPerUnitAsFed", l.kgPerUnitAsFed(), 8, 3600);
+  }
+
+  private void usual(String id, String field, double value, double min, double max) {
+    if (value < min || value > max) {
+      found.add(new Doubt(Doubt.Code.UNUSUAL, id, field, value, min, max));
+    }
+  }
+}
