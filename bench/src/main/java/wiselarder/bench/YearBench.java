@@ -15,7 +15,7 @@ import wiselarder.core.balance.YearBalance;
 import wiselarder.core.balance.YearSimulator;
 import wiselarder.core.closing.Engine;
 import wiselarder.core.plan.FarmPlan;
-import wiselarder.server.plan.DemoFarm;
+import wiselarder.server.farm.DemoFarms;
 
 /** One simulated year of the demo farm. Yardstick: under 1 ms, median, warmed up. */
 @State(Scope.Benchmark)
@@ -26,7 +26,7 @@ import wiselarder.server.plan.DemoFarm;
 @Fork(2)
 public class YearBench {
   private final Engine engine = Engine.load();
-  private final FarmPlan stated = DemoFarm.quillback();
+  private final FarmPlan stated = DemoFarms.read("quillback");
   private final ResolvedPlan resolved = engine.resolve(stated);
 
   /** The daily simulation alone. */

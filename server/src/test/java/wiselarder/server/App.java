@@ -1,8 +1,11 @@
 package wiselarder.server;
 
+import org.springframework.boot.DefaultApplicationArguments;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import wiselarder.server.farm.DemoFarms;
+import wiselarder.server.people.Attempts;
 
 /** The real application on a free port, against the test database, started once for all tests. */
 public final class App {
@@ -22,6 +25,7 @@ public final class App {
           new SpringApplication(WiseLarder.class)
               .run(
                   "--server.port=0",
+                  "--logging.level.wiselarder.server.watch=warn",
                   "--spring.datasource.url=" + db + "?currentSchema=server_test",
                   "--spring.flyway.schemas=server_test",
                   "--spring.datasource.username=larder",
@@ -31,17 +35,21 @@ public final class App {
     return "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port");
   }
 
-  /** Puts the demo farm back to how it ships. */
+  /** Empties the database and loads the demo farms as they ship. */
   public static void resetDemo() {
-    jdbc().sql("delete from plan").update();
-    context
-        .getBean(wiselarder.server.plan.DemoFarm.class)
-        .run(new org.springframework.boot.DefaultApplicationArguments());
+    jdbc().sql("truncate person, farm, spring_session cascade").update();
+    bean(Attempts.class).forgetAll();
+    bean(DemoFarms.class).run(new DefaultApplicationArguments());
   }
 
   /** The database behind it. */
   public static JdbcClient jdbc() {
+    return bean(JdbcClient.class);
+  }
+
+  /** A part of the running application. */
+  public static <T> T bean(Class<T> type) {
     url();
-    return context.getBean(JdbcClient.class);
+    return context.getBean(type);
   }
 }

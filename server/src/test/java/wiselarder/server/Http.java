@@ -2,12 +2,15 @@ package wiselarder.server;
 
 import java.io.IOException;
 import java.net.CookieManager;
+import java.net.HttpCookie;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import wiselarder.server.people.People;
 
 /** A client that keeps cookies and sends the CSRF token, as the web client does. */
 public final class Http {
@@ -19,24 +22,85 @@ public final class Http {
   /** An answer with its body read as JSON, null where it is none. */
   public record Answer(int status, JsonNode json, HttpResponse<String> raw) {}
 
+  /** Somebody who has not signed in. */
+  public static Http stranger() {
+    return new Http();
+  }
+
+  /** The visitor, in the demo farms. */
+  public static Http visitor() {
+    Http http = new Http();
+    expect(http.post("/api/session/demo", "{}"));
+    return http;
+  }
+
+  /** A new person, signed in. */
+  public static Http person(String name) {
+    App.bean(People.class).add(name, name + "@farm.example", PASSWORD);
+    return signedIn(name);
+  }
+
+  /** A person made before, signed in again. */
+  public static Http signedIn(String name) {
+    Http http = new Http();
+    expect(
+        http.post(
+            "/api/session",
+            "{\"email\": \"%s@farm.example\", \"password\": \"%s\"}".formatted(name, PASSWORD)));
+    return http;
+  }
+
+  /** Password of every person of the tests. */
+  public static final String PASSWORD = "clover and timothy";
+
+  private static void expect(Answer answer) {
+    if (answer.status != 200) {
+      throw new AssertionError(answer.raw.body());
+    }
+  }
+
   public Answer get(String path) {
     return send(HttpRequest.newBuilder(URI.create(App.url() + path)).build());
   }
 
-  public Answer post(String path, String body) {
-    get("/api/plans");
-    String token =
-        cookies.getCookieStore().getCookies().stream()
-            .filter(c -> c.getName().equals("XSRF-TOKEN"))
-            .findFirst()
-            .orElseThrow()
-            .getValue();
-    return send(
+  /** A request with the CSRF token; a body of null sends none. */
+  public Answer call(String method, String path, String type, byte[] body) {
+    HttpRequest.BodyPublisher publisher =
+        body == null
+            ? HttpRequest.BodyPublishers.noBody()
+            : HttpRequest.BodyPublishers.ofByteArray(body);
+    HttpRequest.Builder request =
         HttpRequest.newBuilder(URI.create(App.url() + path))
-            .header("Content-Type", "application/json")
-            .header("X-XSRF-TOKEN", token)
-            .POST(HttpRequest.BodyPublishers.ofString(body))
-            .build());
+            .header("X-XSRF-TOKEN", token())
+            .method(method, publisher);
+    if (type != null) {
+      request.header("Content-Type", type);
+    }
+    return send(request.build());
+  }
+
+  private String token() {
+    for (int attempt = 0; attempt < 2; attempt++) {
+      for (HttpCookie c : cookies.getCookieStore().getCookies()) {
+        if (c.getName().equals("XSRF-TOKEN")) {
+          return c.getValue();
+        }
+      }
+      get("/api/session");
+    }
+    throw new AssertionError("no CSRF cookie");
+  }
+
+  public Answer post(String path, String body) {
+    return call("POST", path, "application/json", body.getBytes(StandardCharsets.UTF_8));
+  }
+
+  public Answer put(String path, String body) {
+    return call("PUT", path, "application/json", body.getBytes(StandardCharsets.UTF_8));
+  }
+
+  public Answer delete(String path) {
+    return call("DELETE", path, null, null);
   }
 
   public Answer send(HttpRequest request) {

@@ -335,10 +335,9 @@ public final class ResolvedPlan {
     s.graze = step.kind() == FeedStep.Kind.GRAZE;
     s.from = year.clippedStart(step.fromInclusive());
     s.to = year.clippedEnd(step.toExclusive());
-    boolean wholeStore = !s.graze && step.sourceIds().isEmpty();
     s.sources =
-        wholeStore
-            ? java.util.stream.IntStream.range(0, lots.length).toArray()
+        step.sourceIds().isEmpty()
+            ? java.util.stream.IntStream.range(0, s.graze ? fields.length : lots.length).toArray()
             : step.sourceIds().stream().mapToInt(index::get).toArray();
     return s;
   }

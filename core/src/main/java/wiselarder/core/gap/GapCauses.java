@@ -138,7 +138,8 @@ final class GapCauses {
     String id = balance.stated().farm().fields().get(f).id();
     boolean step =
         balance.stated().plan().steps().stream()
-            .filter(s -> s.kind() == FeedStep.Kind.GRAZE && s.sourceIds().contains(id))
+            .filter(s -> s.kind() == FeedStep.Kind.GRAZE)
+            .filter(s -> s.sourceIds().isEmpty() || s.sourceIds().contains(id))
             .anyMatch(
                 s ->
                     balance.year().clippedStart(s.fromInclusive()) <= first

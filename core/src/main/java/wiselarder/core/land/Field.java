@@ -47,7 +47,7 @@ public record Field(
     if (turnInKgPerHa != null) {
       Check.range("field.turnInKgPerHa", turnInKgPerHa, 0, 20000);
     }
-    note = note == null ? "" : note.strip();
+    note = Check.note("field.note", note, 4000);
   }
 
   /**

@@ -31,7 +31,7 @@ public record Farm(
 
   public Farm {
     name = Check.text("farm.name", name, 80);
-    note = note == null ? "" : note.strip();
+    note = Check.note("farm.note", note, 4000);
     Check.text("farm.climateId", climateId, 60);
     Check.present("farm.units", units);
     currency = Check.text("farm.currency", currency, 5);

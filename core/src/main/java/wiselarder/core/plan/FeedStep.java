@@ -8,7 +8,8 @@ import wiselarder.core.quantity.Check;
  * One step in a group's order of feeds: between these dates it may eat these fields, or these lots.
  * Steps are taken in the order they stand in the plan. Within a step of fields the herd stays until
  * a field is down to its residual, then goes to the one furthest ahead; within a step of lots it
- * eats them in order. A store step without lots means the whole store, in its own order.
+ * eats them in order. A step without sources means every field, or the whole store, in its own
+ * order: also what is added later.
  *
  * @param fromInclusive null: from the plan's first day
  * @param toExclusive null: to the plan's end
@@ -32,5 +33,12 @@ public record FeedStep(
     Check.present("step.kind", kind);
     sourceIds = List.copyOf(Check.present("step.sourceIds", sourceIds));
     Check.ordered("step.dates", fromInclusive, toExclusive);
+  }
+
+  /** What a new group does until somebody says otherwise: graze every field, then eat the store. */
+  public static List<FeedStep> usual(String groupId) {
+    return List.of(
+        new FeedStep(groupId + "-graze", groupId, Kind.GRAZE, List.of(), null, null),
+        new FeedStep(groupId + "-store", groupId, Kind.STORE, List.of(), null, null));
   }
 }

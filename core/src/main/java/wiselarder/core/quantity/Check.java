@@ -32,7 +32,9 @@ public final class Check {
     if (text.isEmpty()) {
       throw new Refused("missing", field, value, field + " is missing");
     }
-    if (text.length() > maxLength || text.chars().anyMatch(Character::isISOControl)) {
+    if (text.length() > maxLength
+        || !storable(text)
+        || text.chars().anyMatch(Character::isISOControl)) {
       throw new Refused(
           "too_long",
           field,
@@ -42,6 +44,30 @@ public final class Check {
           "%s: 1 to %d characters on one line are accepted".formatted(field, maxLength));
     }
     return text;
+  }
+
+  /** A note, stripped: any number of lines, together up to {@code maxLength} characters. */
+  public static String note(String field, String value, int maxLength) {
+    String text = value == null ? "" : value.strip();
+    boolean plain =
+        text.chars()
+            .allMatch(c -> c == '\n' || c == '\r' || c == '\t' || !Character.isISOControl(c));
+    if (text.length() > maxLength || !plain || !storable(text)) {
+      throw new Refused(
+          "too_long",
+          field,
+          text.length(),
+          0.0,
+          (double) maxLength,
+          "%s: up to %d characters of plain text are accepted".formatted(field, maxLength));
+    }
+    return text;
+  }
+
+  /** False where half a character stands alone, which no file and no database takes. */
+  private static boolean storable(String text) {
+    return text.codePoints()
+        .noneMatch(c -> c >= Character.MIN_SURROGATE && c <= Character.MAX_SURROGATE);
   }
 
   /** The value when it is not null. */

@@ -34,7 +34,7 @@ public record Lot(
     if (pricePerTonneAsFed != null) {
       Check.range("lot.pricePerTonneAsFed", pricePerTonneAsFed, 0, 100000);
     }
-    note = note == null ? "" : note.strip();
+    note = Check.note("lot.note", note, 4000);
   }
 
   /** Dry matter of one unit as it comes in, kg. */

@@ -8,12 +8,12 @@ import wiselarder.core.balance.YearBalance;
 import wiselarder.core.closing.Engine;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Refused;
-import wiselarder.server.file.PlanFile;
+import wiselarder.server.file.FarmFile;
 
 /** {@code larder balance FILE}: runs the core on a plan file and prints its ledger. */
 public final class BalanceCommand {
   private static final String USAGE =
-      "usage: larder balance FILE [--daily] [--format text|csv|json]";
+      "usage: larder balance FILE [--plan NAME] [--daily] [--format text|csv|json]";
 
   private BalanceCommand() {}
 
@@ -27,11 +27,14 @@ public final class BalanceCommand {
     String file = null;
     boolean daily = false;
     String format = "text";
+    String plan = null;
     for (int i = 0; i < args.length; i++) {
       if (args[i].equals("--daily")) {
         daily = true;
       } else if (args[i].equals("--format") && i + 1 < args.length) {
         format = args[++i];
+      } else if (args[i].equals("--plan") && i + 1 < args.length) {
+        plan = args[++i];
       } else if (!args[i].startsWith("--") && file == null) {
         file = args[i];
       } else {
@@ -44,7 +47,7 @@ public final class BalanceCommand {
       return 2;
     }
     try {
-      FarmPlan stated = PlanFile.read(Path.of(file));
+      FarmPlan stated = chosen(FarmFile.read(Path.of(file)), plan);
       Engine engine = Engine.load();
       YearBalance balance = engine.simulate(stated);
       out.print(new BalanceReport(balance, engine.gaps(balance), daily).print(format));
@@ -56,5 +59,24 @@ public final class BalanceCommand {
       err.println(e.getMessage());
       return 1;
     }
+  }
+
+  /** The plan of that name, or the file's first. */
+  private static FarmPlan chosen(FarmFile.Content content, String name) {
+    return content.plans().stream()
+        .filter(p -> name == null || p.plan().name().equals(name))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                new Refused(
+                    "unknown_id",
+                    "plan",
+                    name,
+                    "there is no plan %s; there are: %s"
+                        .formatted(
+                            name,
+                            content.plans().stream()
+                                .map(p -> p.plan().name())
+                                .collect(java.util.stream.Collectors.joining(", ")))));
   }
 }

@@ -1,9 +1,5 @@
 package wiselarder.server.file;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.Map;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.exc.StreamReadException;
@@ -19,7 +15,7 @@ import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Plan;
 import wiselarder.core.quantity.Refused;
 
-/** The plan file: one farm with one plan as JSON. docs/formats.md describes it. */
+/** One plan with its farm as JSON: how a plan is stored, and version 1 of the farm file. */
 public final class PlanFile {
   static final String FORMAT = "wise-larder-plan";
   static final int VERSION = 1;
@@ -59,27 +55,23 @@ public final class PlanFile {
     } catch (DatabindException e) {
       throw refusal(e);
     } catch (StreamReadException e) {
-      throw new Refused(
-          "not_json",
-          "file",
-          null,
-          "not JSON at line %d, column %d: %s"
-              .formatted(
-                  e.getLocation().getLineNr(),
-                  e.getLocation().getColumnNr(),
-                  e.getOriginalMessage()));
+      throw notJson(e);
     } catch (JacksonException e) {
       throw new Refused("not_json", "file", null, e.getOriginalMessage());
     }
   }
 
-  /** Reads a plan file from disk. */
-  public static FarmPlan read(Path path) {
-    try {
-      return read(Files.readString(path));
-    } catch (IOException e) {
-      throw new UncheckedIOException("cannot read " + path, e);
-    }
+  /** Where a file stops being JSON. */
+  static Refused notJson(StreamReadException e) {
+    return new Refused(
+        "not_json",
+        "file",
+        null,
+        "not JSON at line %d, column %d: %s"
+            .formatted(
+                e.getLocation().getLineNr(),
+                e.getLocation().getColumnNr(),
+                e.getOriginalMessage()));
   }
 
   public static String write(FarmPlan plan) {

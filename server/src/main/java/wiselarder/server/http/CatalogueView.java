@@ -4,13 +4,17 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.TreeMap;
 import wiselarder.core.plan.Catalogue;
+import wiselarder.core.store.PackageSize;
+import wiselarder.core.store.StoredFeed;
 
 /** What forms offer: the product's tables, named. */
 public record CatalogueView(
     List<ClimateView> climates,
     List<ForageView> forages,
     List<KindView> kinds,
-    List<LossView> losses) {
+    List<LossView> losses,
+    List<PackageSize> packages,
+    List<StoredFeed> storedFeeds) {
 
   public record ClimateView(String id, String name, boolean southern) {}
 
@@ -33,7 +37,13 @@ public record CatalogueView(
       boolean toxicEndophyte,
       TreeMap<String, List<Double>> curves) {}
 
-  public record KindView(String id, boolean dam, int weaningDayDefault) {}
+  /** A kind of group with what a common animal of it weighs and gains. */
+  public record KindView(
+      String id,
+      boolean dam,
+      int weaningDayDefault,
+      double defaultWeightKg,
+      double defaultGainKgPerDay) {}
 
   public record LossView(
       String id, String stage, String name, double share, double lowShare, double highShare) {}
@@ -65,7 +75,14 @@ public record CatalogueView(
             .sorted(Comparator.comparing(ForageView::name))
             .toList(),
         c.herd().kinds().stream()
-            .map(k -> new KindView(k, c.herd().isDam(k), c.herd().weaningDayDefault(k)))
+            .map(
+                k ->
+                    new KindView(
+                        k,
+                        c.herd().isDam(k),
+                        c.herd().weaningDayDefault(k),
+                        c.herd().defaultWeightKg(k),
+                        c.herd().defaultGainKgPerDay(k)))
             .toList(),
         c.losses().values().stream()
             .map(
@@ -73,7 +90,9 @@ public record CatalogueView(
                     new LossView(
                         m.id(), m.stage().name(), m.name(), m.share(), m.lowShare(), m.highShare()))
             .sorted(Comparator.comparing(LossView::name))
-            .toList());
+            .toList(),
+        c.packages(),
+        c.storedFeeds());
   }
 
   private static TreeMap<String, List<Double>> curves(Catalogue c, String forageId) {

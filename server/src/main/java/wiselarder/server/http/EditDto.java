@@ -34,7 +34,8 @@ public record EditDto(
     @Schema(nullable = true) Purchase buyHay,
     @Schema(nullable = true) String removePurchase,
     @Schema(nullable = true) YearDto setYear,
-    @Schema(nullable = true) SettingsDto setFarm) {
+    @Schema(nullable = true) SettingsDto setFarm,
+    @Schema(nullable = true) String namePlan) {
 
   /** A group's whole order of feeds. */
   @Schema(name = "Feeding")
@@ -59,7 +60,7 @@ public record EditDto(
     Purchase purchase = edit instanceof PlanEdit.BuyHay b ? b.purchase() : null;
     return new EditDto(
         null, null, null, null, null, null, null, closing, null, null, null, purchase, null, null,
-        null);
+        null, null);
   }
 
   PlanEdit edit() {
@@ -91,7 +92,8 @@ public record EditDto(
                         setFarm.climateId,
                         setFarm.units,
                         setFarm.currency,
-                        setFarm.audKg))
+                        setFarm.audKg),
+                namePlan == null ? null : new PlanEdit.NamePlan(namePlan))
             .filter(Objects::nonNull)
             .map(PlanEdit.class::cast)
             .toList();

@@ -44,6 +44,9 @@ class OpenApiConfig {
           Map.entry("FeedStep", Set.of("fromInclusive", "toExclusive")),
           Map.entry("Closing", Set.of("grazeUntilExclusive")),
           Map.entry("LeverView", Set.of("cost")),
+          Map.entry("PlanView", Set.of("undo", "redo")),
+          Map.entry("Session", Set.of("who")),
+          Map.entry("EditRequest", Set.of("onTopOf")),
           Map.entry("CautionView", Set.of("groupId")));
 
   @Bean
@@ -58,7 +61,20 @@ class OpenApiConfig {
     }
     schema.setRequired(new ArrayList<>(schema.getProperties().keySet()));
     for (String key : NULLABLE.getOrDefault(name, Set.of())) {
-      ((Schema) schema.getProperties().get(key)).addType("null");
+      nullable(schema, key);
+    }
+  }
+
+  /** A plain type may also be null; a named one is that or null. */
+  @SuppressWarnings({"rawtypes", "unchecked"})
+  private static void nullable(Schema schema, String key) {
+    Schema member = (Schema) schema.getProperties().get(key);
+    if (member.get$ref() == null) {
+      member.addType("null");
+    } else {
+      Schema either = new Schema();
+      either.setAnyOf(java.util.List.of(member, new Schema().types(Set.of("null"))));
+      schema.getProperties().put(key, either);
     }
   }
 }

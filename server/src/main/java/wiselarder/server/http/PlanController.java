@@ -1,14 +1,19 @@
 package wiselarder.server.http;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.json.JsonMapper;
 import wiselarder.core.closing.Engine;
@@ -22,9 +27,11 @@ import wiselarder.core.plan.PlanEdit;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.Lot;
+import wiselarder.server.people.Person;
+import wiselarder.server.people.Role;
 import wiselarder.server.plan.PlanRepository;
 import wiselarder.server.plan.Plans;
-import wiselarder.server.plan.StoredPlan;
+import wiselarder.server.plan.Revision;
 
 /** Plans over HTTP. */
 @RestController
@@ -36,18 +43,53 @@ class PlanController {
   private final Plans plans;
   private final Engine engine;
   private final JsonMapper mapper;
+  private final PlanViews views;
 
-  PlanController(Plans plans, Engine engine, JsonMapper mapper) {
+  PlanController(Plans plans, Engine engine, JsonMapper mapper, PlanViews views) {
     this.plans = plans;
+    this.views = views;
     this.engine = engine;
     this.mapper = mapper;
   }
 
-  /** A plan with its simulated year. */
-  record PlanView(String id, boolean demo, int revision, Farm farm, Plan plan, YearView year) {}
+  /**
+   * A plan with its simulated year.
+   *
+   * @param farmId address of the farm it belongs to
+   * @param role what the person may do there
+   * @param undo words of the edit that an undo would take back, or null
+   * @param redo words of the edit that a redo would bring back, or null
+   */
+  record PlanView(
+      String id,
+      String farmId,
+      boolean demo,
+      Role role,
+      int revision,
+      String undo,
+      String redo,
+      Farm farm,
+      Plan plan,
+      YearView year) {}
 
-  /** Edits made on a revision. */
-  record EditRequest(int revision, List<EditDto> edits) {}
+  /**
+   * Edits made on a revision.
+   *
+   * @param onTopOf null, or the newer revision that a refusal named and the person puts theirs on
+   */
+  record EditRequest(int revision, @Schema(nullable = true) Integer onTopOf, List<EditDto> edits) {}
+
+  /** The revision the person saw when they asked. */
+  record Seen(int revision) {}
+
+  /** Goes back to how the plan stood at revision {@code to}. */
+  record Back(int revision, int to) {}
+
+  /** What a copy is called. */
+  record Name(String name) {}
+
+  /** The address of what was made. */
+  record Address(String id) {}
 
   /** Edits to try out; nothing is kept. */
   record TrialRequest(List<EditDto> edits) {}
@@ -64,24 +106,78 @@ class PlanController {
       LocalDate decideBy) {}
 
   @GetMapping("/plans")
-  List<PlanRepository.Row> list() {
-    return plans.list();
+  List<PlanRepository.Row> list(@AuthenticationPrincipal Person person) {
+    return plans.list(person);
   }
 
   @GetMapping("/plans/{id}")
-  PlanView get(@PathVariable String id) {
-    return view(plans.get(id));
+  PlanView get(@PathVariable String id, @AuthenticationPrincipal Person person) {
+    return views.of(plans.open(id, person));
   }
 
   @PostMapping("/plans/{id}/edits")
-  PlanView edit(@PathVariable String id, @RequestBody EditRequest request) {
+  PlanView edit(
+      @PathVariable String id,
+      @RequestBody EditRequest request,
+      @AuthenticationPrincipal Person person) {
     List<PlanEdit> edits = edits(request.edits);
-    return view(plans.edit(id, request.revision, edits, mapper.writeValueAsString(request.edits)));
+    String json = mapper.writeValueAsString(request.edits);
+    return views.of(plans.edit(id, person, request.revision, request.onTopOf, edits, json));
   }
 
   @PostMapping("/plans/{id}/trial")
-  YearView trial(@PathVariable String id, @RequestBody TrialRequest request) {
-    return YearView.of(engine.tryOut(plans.get(id).content(), edits(request.edits)), engine);
+  YearView trial(
+      @PathVariable String id,
+      @RequestBody TrialRequest request,
+      @AuthenticationPrincipal Person person) {
+    return YearView.of(
+        engine.tryOut(plans.get(id, person).content(), edits(request.edits)), engine);
+  }
+
+  @PostMapping("/plans/{id}/undo")
+  PlanView undo(
+      @PathVariable String id, @RequestBody Seen seen, @AuthenticationPrincipal Person person) {
+    return views.of(plans.undo(id, person, seen.revision));
+  }
+
+  @PostMapping("/plans/{id}/redo")
+  PlanView redo(
+      @PathVariable String id, @RequestBody Seen seen, @AuthenticationPrincipal Person person) {
+    return views.of(plans.redo(id, person, seen.revision));
+  }
+
+  @PostMapping("/plans/{id}/back")
+  PlanView back(
+      @PathVariable String id, @RequestBody Back back, @AuthenticationPrincipal Person person) {
+    return views.of(plans.goBack(id, person, back.revision, back.to));
+  }
+
+  /** Up to a hundred lines of history below {@code before}, newest first. */
+  @GetMapping("/plans/{id}/history")
+  List<Revision> history(
+      @PathVariable String id,
+      @RequestParam(required = false) Integer before,
+      @AuthenticationPrincipal Person person) {
+    return plans.history(id, person, before == null ? Integer.MAX_VALUE : before);
+  }
+
+  /** The year as it was at a revision. */
+  @GetMapping("/plans/{id}/history/{revision}")
+  YearView at(
+      @PathVariable String id, @PathVariable int revision, @AuthenticationPrincipal Person person) {
+    return YearView.of(engine.simulate(plans.at(id, person, revision)), engine);
+  }
+
+  @PostMapping("/plans/{id}/copy")
+  Address copy(
+      @PathVariable String id, @RequestBody Name name, @AuthenticationPrincipal Person person) {
+    return new Address(plans.copy(id, person, name.name));
+  }
+
+  @DeleteMapping("/plans/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void remove(@PathVariable String id, @AuthenticationPrincipal Person person) {
+    plans.remove(id, person);
   }
 
   /** Ways of closing one gap: fields to shut, what they bring first, then hay to buy. */
@@ -90,8 +186,9 @@ class PlanController {
       @PathVariable String id,
       @RequestParam int gap,
       @RequestParam(required = false) String patternLotId,
-      @RequestParam(required = false) LocalDate buyDate) {
-    FarmPlan stated = plans.get(id).content();
+      @RequestParam(required = false) LocalDate buyDate,
+      @AuthenticationPrincipal Person person) {
+    FarmPlan stated = plans.get(id, person).content();
     List<Gap> gaps = engine.gaps(engine.simulate(stated));
     if (gap < 0 || gap >= gaps.size()) {
       throw new Refused(
@@ -154,16 +251,5 @@ class PlanController {
     Check.present("edits", given);
     Check.range("edits", given.size(), 1, MOST_EDITS);
     return given.stream().map(e -> Check.present("edits", e).edit()).toList();
-  }
-
-  private PlanView view(StoredPlan stored) {
-    FarmPlan content = stored.content();
-    return new PlanView(
-        stored.slug(),
-        stored.demo(),
-        stored.revision(),
-        content.farm(),
-        content.plan(),
-        YearView.of(engine.simulate(content), engine));
   }
 }

@@ -1,28 +1,35 @@
 package wiselarder.server.http;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
-import java.util.Set;
 import java.util.concurrent.TimeUnit;
+import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
+import org.springframework.security.web.context.NullSecurityContextRepository;
 import org.springframework.security.web.firewall.StrictHttpFirewall;
+import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.springframework.web.servlet.resource.PathResourceResolver;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Security headers, CSRF, host check, and the web client's files. */
 @Configuration
 class WebConfig implements WebMvcConfigurer {
-  private static final Set<String> LOOPBACK = Set.of("127.0.0.1", "localhost", "[::1]", "::1");
-
   private static final String POLICY =
       String.join(
           "; ",
@@ -36,22 +43,62 @@ class WebConfig implements WebMvcConfigurer {
               "form-action 'self'",
               "frame-ancestors 'none'"));
 
-  /**
-   * No sign-in yet: the product serves loopback only. Foreign pages are kept out by the CSRF token
-   * and by refusing any other host name.
-   */
+  private final Sessions sessions;
+  private final Listening listening;
+  private final JsonMapper mapper;
+
+  WebConfig(Sessions sessions, Listening listening, JsonMapper mapper) {
+    this.sessions = sessions;
+    this.listening = listening;
+    this.mapper = mapper;
+  }
+
+  /** What a stranger may ask for: who am I, sign me in, let me take an invitation. */
+  private static final String[] OPEN = {
+    "/api/session", "/api/session/demo", "/api/people/first", "/api/invitations/*", "/api/openapi"
+  };
+
   @Bean
   SecurityFilterChain chain(HttpSecurity http) {
-    return http.authorizeHttpRequests(a -> a.anyRequest().permitAll())
+    return http.authorizeHttpRequests(
+            a ->
+                a.requestMatchers(OPEN)
+                    .permitAll()
+                    .requestMatchers("/api/**")
+                    .authenticated()
+                    .requestMatchers("/actuator/health/**")
+                    .permitAll()
+                    .requestMatchers("/actuator/**")
+                    .hasAuthority(Sessions.RUNS_PRODUCT)
+                    .anyRequest()
+                    .permitAll())
+        .addFilterBefore(sessions, AnonymousAuthenticationFilter.class)
+        .securityContext(c -> c.securityContextRepository(new NullSecurityContextRepository()))
+        .requestCache(c -> c.disable())
+        .exceptionHandling(
+            e ->
+                e.authenticationEntryPoint(
+                        (request, response, why) ->
+                            refuse(response, HttpStatus.UNAUTHORIZED, "sign_in", "Sign in first."))
+                    .accessDeniedHandler(
+                        (request, response, why) ->
+                            refuse(
+                                response,
+                                HttpStatus.FORBIDDEN,
+                                "forbidden",
+                                "This page is out of date, or this is not yours to see.")))
         .csrf(c -> c.spa())
         .headers(
             h ->
                 h.contentSecurityPolicy(p -> p.policyDirectives(POLICY))
-                    .referrerPolicy(
-                        r ->
-                            r.policy(
-                                org.springframework.security.web.header.writers
-                                    .ReferrerPolicyHeaderWriter.ReferrerPolicy.NO_REFERRER))
+                    .referrerPolicy(r -> r.policy(ReferrerPolicy.NO_REFERRER))
+                    .permissionsPolicyHeader(
+                        p -> p.policy("camera=(), geolocation=(), microphone=()"))
+                    .crossOriginOpenerPolicy(
+                        p ->
+                            p.policy(
+                                CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy
+                                    .SAME_ORIGIN))
                     .cacheControl(c -> c.disable()))
         .formLogin(f -> f.disable())
         .httpBasic(b -> b.disable())
@@ -59,7 +106,27 @@ class WebConfig implements WebMvcConfigurer {
         .build();
   }
 
-  /** Nobody can sign in; without this bean a user with a printed password would be made up. */
+  private void refuse(HttpServletResponse response, HttpStatus status, String code, String detail)
+      throws IOException {
+    ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
+    problem.setProperty("code", code);
+    response.setStatus(status.value());
+    response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+    response.getOutputStream().write(mapper.writeValueAsBytes(problem));
+  }
+
+  /** The filter runs inside the security chain only. */
+  @Bean
+  FilterRegistrationBean<Sessions> notTwice() {
+    FilterRegistrationBean<Sessions> registration = new FilterRegistrationBean<>(sessions);
+    registration.setEnabled(false);
+    return registration;
+  }
+
+  /**
+   * People are known to {@link Sessions}; without this bean a user with a printed password would be
+   * made up.
+   */
   @Bean
   UserDetailsService nobody() {
     return name -> {
@@ -68,9 +135,9 @@ class WebConfig implements WebMvcConfigurer {
   }
 
   @Bean
-  StrictHttpFirewall loopbackOnly() {
+  StrictHttpFirewall ownHostsOnly() {
     StrictHttpFirewall firewall = new StrictHttpFirewall();
-    firewall.setAllowedHostnames(LOOPBACK::contains);
+    firewall.setAllowedHostnames(listening::answersTo);
     return firewall;
   }
 

@@ -15,6 +15,8 @@ import wiselarder.core.gap.Gap;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.GroupYear;
 import wiselarder.core.land.Field;
+import wiselarder.core.plan.Doubt;
+import wiselarder.core.plan.Doubts;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.store.Lot;
 import wiselarder.core.weather.Climate;
@@ -40,6 +42,7 @@ public record YearView(
     LedgerLine total,
     List<Gap> gaps,
     List<CautionView> cautions,
+    List<Doubt> doubts,
     List<HaySumView> haySums,
     List<Band> bands,
     double massError) {
@@ -133,6 +136,7 @@ public record YearView(
         line("", Ledger.total(b)),
         engine.gaps(b),
         b.resolved().cautions().stream().map(YearView::caution).toList(),
+        Doubts.of(stated, engine.catalogue()),
         haySums(b),
         bands(b, engine.catalogue().climate(stated.farm().climateId())),
         b.massBalance().error());

@@ -2,14 +2,19 @@ package wiselarder.server.plan;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.server.file.PlanFile;
+import wiselarder.server.people.Role;
 
-/** The tables {@code plan} and {@code plan_revision}. */
+/**
+ * The tables {@code plan} and {@code plan_revision}. Whatever reads or finds a plan is bound to the
+ * farms of one person.
+ */
 @Repository
 public class PlanRepository {
   private final JdbcClient jdbc;
@@ -18,118 +23,233 @@ public class PlanRepository {
     this.jdbc = jdbc;
   }
 
-  /** Every plan's row without its content. */
-  public record Row(String slug, boolean demo, int revision, String farmName, String planName) {}
+  /** A plan without its content. */
+  public record Row(
+      String id,
+      String farm,
+      String farmName,
+      boolean demo,
+      Role role,
+      int revision,
+      String planName,
+      String start,
+      OffsetDateTime changedAt) {}
 
-  List<Row> list() {
+  /** Every plan the person may see, by farm and age. */
+  public List<Row> list(long personId) {
     return jdbc.sql(
             """
-            select slug, is_demo, revision,
-                   content #>> '{farm,name}' as farm_name, content #>> '{plan,name}' as plan_name
-            from plan
-            order by id
+            select p.slug, f.slug as farm, f.name as farm_name, f.is_demo, m.role, p.revision,
+                   p.content #>> '{plan,name}' as plan_name,
+                   p.content #>> '{plan,year,start}' as start, p.changed_at
+            from plan p
+            join farm f on f.id = p.farm_id
+            join farm_member m on m.farm_id = f.id and m.person_id = :person
+            order by f.id, p.id
             """)
+        .param("person", personId)
         .query(
             (rs, n) ->
                 new Row(
                     rs.getString("slug"),
-                    rs.getBoolean("is_demo"),
-                    rs.getInt("revision"),
+                    rs.getString("farm"),
                     rs.getString("farm_name"),
-                    rs.getString("plan_name")))
+                    rs.getBoolean("is_demo"),
+                    Role.valueOf(rs.getString("role")),
+                    rs.getInt("revision"),
+                    rs.getString("plan_name"),
+                    rs.getString("start"),
+                    rs.getObject("changed_at", OffsetDateTime.class)))
         .list();
   }
 
-  Optional<StoredPlan> find(String slug) {
-    return jdbc.sql("select id, slug, is_demo, revision, content from plan where slug = :slug")
+  private static final String SELECT =
+      """
+      select p.id, p.slug, p.farm_id, f.slug as farm, f.is_demo, m.role, p.revision, p.content
+      from plan p
+      join farm f on f.id = p.farm_id
+      join farm_member m on m.farm_id = f.id and m.person_id = :person
+      where p.slug = :slug
+      """;
+
+  Optional<StoredPlan> find(String slug, long personId) {
+    return jdbc.sql(SELECT)
         .param("slug", slug)
+        .param("person", personId)
         .query(PlanRepository::stored)
         .optional();
   }
 
   /** As {@link #find}, and nobody else may change the row until the transaction ends. */
-  Optional<StoredPlan> lock(String slug) {
-    return jdbc.sql(
-            """
-            select id, slug, is_demo, revision, content from plan where slug = :slug for update
-            """)
+  Optional<StoredPlan> lock(String slug, long personId) {
+    return jdbc.sql(SELECT + " for update of p")
         .param("slug", slug)
+        .param("person", personId)
         .query(PlanRepository::stored)
         .optional();
   }
 
-  /** Adds a plan at revision 1, unless its slug is taken. */
-  void insert(String slug, boolean demo, FarmPlan content) {
-    String json = PlanFile.write(content);
-    Optional<Long> id =
-        jdbc.sql(
-                """
-                insert into plan (slug, is_demo, revision, content)
-                values (:slug, :demo, 1, :content::jsonb)
-                on conflict (slug) do nothing
-                returning id
-                """)
-            .param("slug", slug)
-            .param("demo", demo)
-            .param("content", json)
-            .query(Long.class)
-            .optional();
-    id.ifPresent(i -> insertRevision(i, 1, "Began", "[]", json));
-  }
-
-  /** Stores the next revision of a locked plan. */
-  void update(StoredPlan before, FarmPlan content, String words, String editsJson) {
-    String json = PlanFile.write(content);
-    int rows =
-        jdbc.sql(
-                """
-                update plan
-                set revision = revision + 1, content = :content::jsonb, changed_at = now()
-                where id = :id and revision = :revision
-                """)
-            .param("id", before.id())
-            .param("revision", before.revision())
-            .param("content", json)
-            .update();
-    if (rows != 1) {
-      throw new StaleRevision(before.revision() + 1, List.of());
-    }
-    insertRevision(before.id(), before.revision() + 1, words, editsJson, json);
-  }
-
-  /** Words of every revision after {@code revision}, oldest first. */
-  List<String> wordsSince(long planId, int revision) {
-    return jdbc.sql(
-            """
-            select words from plan_revision
-            where plan_id = :id and number > :revision
-            order by number
-            """)
-        .param("id", planId)
-        .param("revision", revision)
-        .query(String.class)
+  /** Contents of every plan of a farm, oldest first. The caller has checked who asks. */
+  public List<FarmPlan> ofFarm(long farmId) {
+    return jdbc.sql("select content from plan where farm_id = :farm order by id")
+        .param("farm", farmId)
+        .query((rs, n) -> PlanFile.read(rs.getString("content")))
         .list();
   }
 
-  private void insertRevision(long planId, int number, String words, String edits, String json) {
+  /** Adds a plan at revision 1. The caller has checked who asks. */
+  public void insert(String slug, long farmId, Long personId, FarmPlan content, String words) {
+    String json = PlanFile.write(content);
+    long id =
+        jdbc.sql(
+                """
+                insert into plan (slug, farm_id, revision, content)
+                values (:slug, :farm, 1, :content::jsonb)
+                returning id
+                """)
+            .param("slug", slug)
+            .param("farm", farmId)
+            .param("content", json)
+            .query(Long.class)
+            .single();
+    insertRevision(
+        id, personId, new Revision.Step(1, Revision.Kind.BEGAN, words, null, null), "[]", json);
+  }
+
+  /** Stores the next revision of a locked plan. */
+  void update(
+      StoredPlan before, long personId, FarmPlan content, Revision.Step step, String editsJson) {
+    String json = PlanFile.write(content);
     jdbc.sql(
             """
-            insert into plan_revision (plan_id, number, words, edits, content)
-            values (:id, :number, :words, :edits::jsonb, :content::jsonb)
+            update plan set revision = :next, content = :content::jsonb, changed_at = now()
+            where id = :id
+            """)
+        .param("id", before.id())
+        .param("next", step.number())
+        .param("content", json)
+        .update();
+    insertRevision(before.id(), personId, step, editsJson, json);
+  }
+
+  void delete(long planId) {
+    jdbc.sql("delete from plan where id = :id").param("id", planId).update();
+  }
+
+  int countOfFarm(long farmId) {
+    return jdbc.sql("select count(*) from plan where farm_id = :farm")
+        .param("farm", farmId)
+        .query(Integer.class)
+        .single();
+  }
+
+  /** Revisions below {@code before}, newest first, at most {@code most}. */
+  List<Revision> history(long planId, int before, int most) {
+    return jdbc.sql(
+            REVISION + " where plan_id = :id and number < :before order by number desc limit :most")
+        .param("id", planId)
+        .param("before", before)
+        .param("most", most)
+        .query(PlanRepository::revision)
+        .list();
+  }
+
+  /** Every revision after {@code revision}, oldest first. */
+  List<Revision> since(long planId, int revision) {
+    return jdbc.sql(REVISION + " where plan_id = :id and number > :revision order by number")
+        .param("id", planId)
+        .param("revision", revision)
+        .query(PlanRepository::revision)
+        .list();
+  }
+
+  /** The plan as it stood at a revision. */
+  Optional<FarmPlan> contentAt(long planId, int revision) {
+    return jdbc.sql("select content from plan_revision where plan_id = :id and number = :number")
+        .param("id", planId)
+        .param("number", revision)
+        .query((rs, n) -> PlanFile.read(rs.getString("content")))
+        .optional();
+  }
+
+  /**
+   * The revisions that undo and redo need: from the one before the edit that is carried now, and
+   * every edit undone since the last.
+   */
+  Trail trail(long planId) {
+    return new Trail(
+        jdbc.sql(
+                """
+                with last as (
+                  select coalesce(restores, number) as carried
+                  from plan_revision where plan_id = :id order by number desc limit 1),
+                last_edit as (
+                  select max(number) as number from plan_revision
+                  where plan_id = :id and kind in ('BEGAN', 'EDIT'))
+                select r.number, r.kind, r.words, r.restores, r.undid
+                from plan_revision r, last, last_edit
+                where r.plan_id = :id
+                  and (r.number >= last_edit.number or r.number in (last.carried, last.carried - 1)
+                    or r.number in (select undid from plan_revision u, last_edit e
+                                    where u.plan_id = :id and u.number > e.number))
+                order by r.number
+                """)
+            .param("id", planId)
+            .query(
+                (rs, n) ->
+                    new Revision.Step(
+                        rs.getInt("number"),
+                        Revision.Kind.valueOf(rs.getString("kind")),
+                        rs.getString("words"),
+                        rs.getObject("restores", Integer.class),
+                        rs.getObject("undid", Integer.class)))
+            .list());
+  }
+
+  private void insertRevision(
+      long planId, Long personId, Revision.Step step, String edits, String json) {
+    jdbc.sql(
+            """
+            insert into plan_revision
+              (plan_id, number, person_id, kind, words, restores, undid, edits, content)
+            values
+              (:id, :number, :person, :kind, :words, :restores, :undid, :edits::jsonb, :content::jsonb)
             """)
         .param("id", planId)
-        .param("number", number)
-        .param("words", words)
+        .param("number", step.number())
+        .param("person", personId)
+        .param("kind", step.kind().name())
+        .param("words", step.words())
+        .param("restores", step.restores())
+        .param("undid", step.undid())
         .param("edits", edits)
         .param("content", json)
         .update();
+  }
+
+  private static final String REVISION =
+      """
+      select r.number, r.kind, r.words, coalesce(who.name, '') as who, r.made_at
+      from plan_revision r left join person who on who.id = r.person_id
+      """;
+
+  private static Revision revision(ResultSet rs, int row) throws SQLException {
+    return new Revision(
+        rs.getInt("number"),
+        Revision.Kind.valueOf(rs.getString("kind")),
+        rs.getString("words"),
+        rs.getString("who"),
+        rs.getObject("made_at", OffsetDateTime.class));
   }
 
   private static StoredPlan stored(ResultSet rs, int row) throws SQLException {
     return new StoredPlan(
         rs.getLong("id"),
         rs.getString("slug"),
+        rs.getLong("farm_id"),
+        rs.getString("farm"),
         rs.getBoolean("is_demo"),
+        Role.valueOf(rs.getString("role")),
         rs.getInt("revision"),
         PlanFile.read(rs.getString("content")));
   }

@@ -14,16 +14,17 @@ import tools.jackson.databind.JsonNode;
 import wiselarder.core.closing.Engine;
 import wiselarder.server.App;
 import wiselarder.server.Http;
-import wiselarder.server.plan.DemoFarm;
+import wiselarder.server.farm.DemoFarms;
 
 /** The HTTP interface on the real database. */
 class PlanApiTest {
   private static final String PLAN = "/api/plans/quillback";
-  private final Http http = new Http();
+  private Http http;
 
   @BeforeEach
   void demoAsItShips() {
     App.resetDemo();
+    http = Http.visitor();
   }
 
   private int revision() {
@@ -112,7 +113,8 @@ class PlanApiTest {
     Http.Answer late = edit(before, "{\"removeField\": \"saddle\"}");
     assertThat(late.status()).isEqualTo(409);
     assertThat(late.json().get("code").asString()).isEqualTo("stale_revision");
-    assertThat(late.json().get("since").get(0).asString()).startsWith("Shut Church Field");
+    assertThat(late.json().get("since").get(0).get("words").asString())
+        .startsWith("Shut Church Field");
     assertThat(http.get(PLAN).json().get("farm").get("fields")).hasSize(14);
   }
 
@@ -221,7 +223,7 @@ class PlanApiTest {
   @Test
   void theStoryOfTheDemoFarmIsWhatTheEngineComputes() {
     Engine engine = Engine.load();
-    var balance = engine.simulate(DemoFarm.quillback());
+    var balance = engine.simulate(DemoFarms.read("quillback"));
     var gap = engine.gaps(balance).get(0);
     // the last third of February, and about five weeks
     assertThat(balance.year().date(gap.firstDay())).isBetween("2028-02-20", "2028-02-29");

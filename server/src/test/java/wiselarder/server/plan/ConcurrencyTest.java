@@ -31,7 +31,7 @@ class ConcurrencyTest {
             """
             {"revision": 1, "edits": [{"setYear": {"start": "2027-09-%02d", "months": 12}}]}"""
                 .formatted(p + 1);
-        answers.add(people.submit(() -> new Http().post(PLAN + "/edits", edit).status()));
+        answers.add(people.submit(() -> Http.visitor().post(PLAN + "/edits", edit).status()));
       }
       List<Integer> statuses = new ArrayList<>();
       for (Future<Integer> answer : answers) {
@@ -39,7 +39,7 @@ class ConcurrencyTest {
       }
       assertThat(statuses).containsOnly(200, 409);
       assertThat(statuses).filteredOn(s -> s == 200).hasSize(1);
-      assertThat(new Http().get(PLAN).json().get("revision").asInt()).isEqualTo(2);
+      assertThat(Http.visitor().get(PLAN).json().get("revision").asInt()).isEqualTo(2);
     } finally {
       people.shutdownNow();
     }
@@ -47,7 +47,7 @@ class ConcurrencyTest {
 
   @Test
   void everyRevisionKeepsTheWholePlanAsItWas() {
-    Http http = new Http();
+    Http http = Http.visitor();
     for (int revision = 1; revision <= 3; revision++) {
       int status =
           http.post(

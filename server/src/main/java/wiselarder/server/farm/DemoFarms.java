@@ -1,0 +1,57 @@
+package wiselarder.server.farm;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.server.file.PlanFile;
+import wiselarder.server.people.People;
+import wiselarder.server.people.Person;
+import wiselarder.server.plan.PlanRepository;
+
+/** Loads the demo farms that are not there yet, and lets the visitor in. */
+@Component
+public class DemoFarms implements ApplicationRunner {
+  /** Farm and plan carry the same name in addresses. */
+  public static final List<String> NAMES = List.of("quillback");
+
+  private final FarmRepository farms;
+  private final PlanRepository plans;
+  private final People people;
+
+  DemoFarms(FarmRepository farms, PlanRepository plans, People people) {
+    this.farms = farms;
+    this.plans = plans;
+    this.people = people;
+  }
+
+  @Override
+  @Transactional
+  public void run(ApplicationArguments args) {
+    List<String> there = farms.demoSlugs();
+    Person visitor = people.visitor();
+    for (String name : NAMES) {
+      if (!there.contains(name)) {
+        FarmPlan content = read(name);
+        long farm = farms.insert(name, content.farm().name(), true);
+        plans.insert(name, farm, visitor.id(), content, "Began as the demo farm");
+      }
+    }
+    farms.letIntoDemos(visitor.id());
+  }
+
+  /** A demo farm as the product ships it. */
+  public static FarmPlan read(String name) {
+    try (InputStream in = DemoFarms.class.getResourceAsStream("/demo/" + name + ".json")) {
+      return PlanFile.read(new String(in.readAllBytes(), StandardCharsets.UTF_8));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+}

@@ -1,0 +1,113 @@
+package wiselarder.server.farm;
+
+import java.util.List;
+import java.util.NoSuchElementException;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import wiselarder.core.closing.Engine;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.quantity.Check;
+import wiselarder.server.file.FarmFile;
+import wiselarder.server.people.NotAllowed;
+import wiselarder.server.people.Person;
+import wiselarder.server.people.Role;
+import wiselarder.server.plan.PlanRepository;
+import wiselarder.server.plan.Slugs;
+
+/** Farms of a person. A farm they may not see does not exist for them. */
+@Component
+public class Farms {
+  private final FarmRepository farms;
+  private final PlanRepository plans;
+  private final Engine engine;
+
+  Farms(FarmRepository farms, PlanRepository plans, Engine engine) {
+    this.farms = farms;
+    this.plans = plans;
+    this.engine = engine;
+  }
+
+  /** A farm as its owner named it; {@code plan} is the address of its first plan. */
+  public record Made(String farm, String plan) {}
+
+  /** A farm of a person. */
+  public record Known(String id, String name, boolean demo, Role role) {}
+
+  @Transactional(readOnly = true)
+  public List<Known> list(Person person) {
+    return farms.list(person.id()).stream()
+        .map(f -> new Known(f.slug(), f.name(), f.demo(), f.role()))
+        .toList();
+  }
+
+  /** Makes a farm with these plans, all of them or none; the person becomes its owner. */
+  @Transactional
+  public Made make(Person person, String name, List<FarmPlan> content, String words) {
+    if (person.visitor()) {
+      throw new VisitorsMakeNothing();
+    }
+    String called = Check.text("farm.name", name, 80);
+    long id = farms.insert(Slugs.fresh(called), called, false);
+    farms.put(id, person.id(), Role.OWNER);
+    String first = insertPlans(id, person, content, words).get(0);
+    String slug =
+        farms.list(person.id()).stream().filter(f -> f.id() == id).findFirst().orElseThrow().slug();
+    return new Made(slug, first);
+  }
+
+  /** Adds plans to a farm, all of them or none. */
+  @Transactional
+  public List<String> addPlans(String slug, Person person, List<FarmPlan> content, String words) {
+    FarmRepository.Row farm = require(slug, person, Role.PLANNER);
+    return insertPlans(farm.id(), person, content, words);
+  }
+
+  private List<String> insertPlans(
+      long farmId, Person person, List<FarmPlan> content, String words) {
+    Check.range("file.plans", content.size(), 1, FarmFile.MOST_PLANS);
+    return content.stream()
+        .map(
+            plan -> {
+              engine.resolve(plan); // refuses what the tables do not know
+              String slug = Slugs.fresh(plan.plan().name());
+              plans.insert(slug, farmId, person.id(), plan, words);
+              return slug;
+            })
+        .toList();
+  }
+
+  /** A whole farm, for its file. */
+  @Transactional(readOnly = true)
+  public FarmFile.Content whole(String slug, Person person) {
+    FarmRepository.Row farm = require(slug, person, Role.READER);
+    return new FarmFile.Content(farm.name(), plans.ofFarm(farm.id()));
+  }
+
+  @Transactional
+  public void rename(String slug, Person person, String name) {
+    FarmRepository.Row farm = require(slug, person, Role.OWNER);
+    farms.rename(farm.id(), Check.text("farm.name", name, 80));
+  }
+
+  /** Removes a farm with its plans and their history. */
+  @Transactional
+  public void remove(String slug, Person person) {
+    farms.delete(require(slug, person, Role.OWNER).id());
+  }
+
+  private FarmRepository.Row require(String slug, Person person, Role needed) {
+    FarmRepository.Row farm =
+        farms.find(slug, person.id()).orElseThrow(() -> new NoSuchElementException(slug));
+    NotAllowed.unless(farm.role(), needed);
+    return farm;
+  }
+
+  /** The visitor looks at the demo farms and makes none. */
+  public static final class VisitorsMakeNothing extends RuntimeException {
+    private static final long serialVersionUID = 1L;
+
+    VisitorsMakeNothing() {
+      super("sign in to make a farm of your own");
+    }
+  }
+}

@@ -1,0 +1,165 @@
+package wiselarder.server.file;
+
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.time.MonthDay;
+import java.util.Locale;
+import java.util.Map;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import wiselarder.core.plan.Farm.UnitSystem;
+
+/**
+ * One column of a CSV file and the member it stands for.
+ *
+ * @param name without the unit at its end
+ * @param path member in JSON, a dot between levels
+ * @param choices for {@link Kind#CHOICE}: what may be written, in small letters, and its id
+ */
+record CsvColumn(String name, CsvUnit unit, Kind kind, String path, Map<String, String> choices) {
+
+  /** How a cell is written. */
+  enum Kind {
+    TEXT,
+    NUMBER,
+    WHOLE,
+    YES_NO,
+    DATE,
+    /** The last day, for a half-open end. */
+    LAST_DAY,
+    /** 03-15 for 15 March. */
+    DAY_OF_YEAR,
+    CHOICE
+  }
+
+  private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
+
+  static CsvColumn of(String name, Kind kind, String path) {
+    return new CsvColumn(name, CsvUnit.NONE, kind, path, Map.of());
+  }
+
+  static CsvColumn number(String name, CsvUnit unit, String path) {
+    return new CsvColumn(name, unit, Kind.NUMBER, path, Map.of());
+  }
+
+  static CsvColumn choice(String name, String path, Map<String, String> choices) {
+    return new CsvColumn(name, CsvUnit.NONE, Kind.CHOICE, path, choices);
+  }
+
+  String header(UnitSystem system) {
+    return name + unit.suffix(system);
+  }
+
+  /** What a cell says, as JSON; null where it is empty. */
+  JsonNode read(String cell, UnitSystem system) {
+    if (cell.isEmpty()) {
+      return NODES.nullNode();
+    }
+    return switch (kind) {
+      case TEXT -> NODES.stringNode(cell.startsWith("'") ? cell.substring(1) : cell);
+      case NUMBER -> NODES.numberNode(unit.toSi(number(cell), system));
+      case WHOLE -> NODES.numberNode(whole(cell));
+      case YES_NO -> NODES.booleanNode(yesNo(cell));
+      case DATE -> NODES.stringNode(date(cell).toString());
+      case LAST_DAY -> NODES.stringNode(date(cell).plusDays(1).toString());
+      case DAY_OF_YEAR -> NODES.stringNode(dayOfYear(cell).toString());
+      case CHOICE -> NODES.stringNode(choice(cell));
+    };
+  }
+
+  /** What is written into a cell. */
+  String write(JsonNode value, UnitSystem system) {
+    if (value.isNull() || value.isMissingNode()) {
+      return "";
+    }
+    return switch (kind) {
+      case NUMBER -> plain(unit.fromSi(value.asDouble(), system));
+      case WHOLE -> Integer.toString(value.asInt());
+      case YES_NO -> value.asBoolean() ? "yes" : "no";
+      case LAST_DAY -> LocalDate.parse(value.asString()).minusDays(1).toString();
+      case DAY_OF_YEAR -> value.asString().substring(2);
+      case TEXT -> harmless(value.asString());
+      default -> value.asString();
+    };
+  }
+
+  /** Nine digits are enough to come back as the same figure to a millionth. */
+  static String plain(double value) {
+    return new java.math.BigDecimal(value)
+        .round(new java.math.MathContext(12))
+        .stripTrailingZeros()
+        .toPlainString();
+  }
+
+  /** A spreadsheet runs a cell that begins like a formula: an apostrophe keeps it text. */
+  static String harmless(String text) {
+    return text.matches("(?s)[=+\\-@\\t\\r'].*") ? "'" + text : text;
+  }
+
+  private static double number(String cell) {
+    try {
+      double value = Double.parseDouble(cell.replace(",", ""));
+      if (Double.isFinite(value)) {
+        return value;
+      }
+    } catch (NumberFormatException e) {
+      // told below
+    }
+    throw new Unreadable("a number is accepted, not '%s'".formatted(cell));
+  }
+
+  private static int whole(String cell) {
+    double value = number(cell);
+    if (value != Math.rint(value) || Math.abs(value) > Integer.MAX_VALUE) {
+      throw new Unreadable("a whole number is accepted, not '%s'".formatted(cell));
+    }
+    return (int) value;
+  }
+
+  private static boolean yesNo(String cell) {
+    return switch (cell.toLowerCase(Locale.ROOT)) {
+      case "yes", "y", "true", "1" -> true;
+      case "no", "n", "false", "0" -> false;
+      default -> throw new Unreadable("yes or no is accepted, not '%s'".formatted(cell));
+    };
+  }
+
+  private static LocalDate date(String cell) {
+    try {
+      return LocalDate.parse(cell);
+    } catch (DateTimeException e) {
+      throw new Unreadable("a date like 2027-09-01 is accepted, not '%s'".formatted(cell));
+    }
+  }
+
+  private static MonthDay dayOfYear(String cell) {
+    try {
+      return MonthDay.parse("--" + cell);
+    } catch (DateTimeException e) {
+      throw new Unreadable("a day like 03-15 for 15 March is accepted, not '%s'".formatted(cell));
+    }
+  }
+
+  private String choice(String cell) {
+    String id = choices.get(cell.toLowerCase(Locale.ROOT));
+    if (id == null) {
+      throw new Unreadable(
+          choices.size() <= 12
+              ? "one of %s is accepted, not '%s'"
+                  .formatted(
+                      String.join(", ", choices.values().stream().distinct().sorted().toList()),
+                      cell)
+              : "the product knows no '%s'; write a name as the product shows it".formatted(cell));
+    }
+    return id;
+  }
+
+  /** A cell that cannot be read; the message says what would be accepted. */
+  static final class Unreadable extends RuntimeException {
+    private static final long serialVersionUID = 1L;
+
+    Unreadable(String message) {
+      super(message);
+    }
+  }
+}

@@ -1,0 +1,306 @@
+package wiselarder.server.file;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVPrinter;
+import org.apache.commons.csv.CSVRecord;
+import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+import wiselarder.core.plan.Farm.UnitSystem;
+import wiselarder.core.quantity.Refused;
+
+/**
+ * Fields, groups or lots as CSV. A row with the id or the name of an item that is there changes it,
+ * column by column; any other row adds one. Columns that a file lacks stay as they are.
+ */
+final class CsvList<T extends Record> {
+  private static final CSVFormat FORMAT =
+      CSVFormat.RFC4180
+          .builder()
+          .setHeader()
+          .setSkipHeaderRecord(true)
+          .setTrim(true)
+          .setIgnoreEmptyLines(true)
+          .get();
+
+  private final Class<T> type;
+  private final List<CsvColumn> columns;
+  private final String blank;
+  private final Function<T, String> id;
+  private final Function<T, String> name;
+
+  /**
+   * @param blank a new item's members that a file need not give, as JSON
+   */
+  CsvList(
+      Class<T> type,
+      List<CsvColumn> columns,
+      String blank,
+      Function<T, String> id,
+      Function<T, String> name) {
+    this.type = type;
+    this.columns = columns;
+    this.blank = blank;
+    this.id = id;
+    this.name = name;
+  }
+
+  /** What is wrong in a row; row 1 is the header. */
+  public record Problem(int row, String column, String message) {}
+
+  /** The rows that can be taken, and what is wrong with the others. */
+  public record Read<T>(List<T> items, List<Problem> problems) {}
+
+  String write(List<T> items, UnitSystem system) {
+    StringWriter out = new StringWriter();
+    try (CSVPrinter printer = new CSVPrinter(out, CSVFormat.RFC4180)) {
+      printer.printRecord(columns.stream().map(c -> c.header(system)).toList());
+      for (T item : items) {
+        JsonNode tree = PlanFile.MAPPER.valueToTree(item);
+        printer.printRecord(columns.stream().map(c -> c.write(at(tree, c), system)).toList());
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return out.toString();
+  }
+
+  Read<T> read(String csv, List<T> there) {
+    List<Problem> problems = new ArrayList<>();
+    List<T> items = new ArrayList<>();
+    String text = csv.startsWith("\uFEFF") ? csv.substring(1) : csv;
+    try (CSVParser parser = FORMAT.parse(new StringReader(text))) {
+      Map<String, Heading> headings = headings(parser.getHeaderNames(), problems);
+      Set<String> ids = new HashSet<>();
+      there.forEach(t -> ids.add(id.apply(t)));
+      Set<String> seen = new HashSet<>();
+      if (problems.isEmpty()) {
+        for (CSVRecord row : parser) {
+          row(row, headings, there, ids, problems)
+              .ifPresent(
+                  item -> {
+                    if (seen.add(id.apply(item))) {
+                      items.add(item);
+                    } else {
+                      problems.add(
+                          new Problem(rowOf(row), "name", name.apply(item) + " is there twice"));
+                    }
+                  });
+        }
+      }
+      if (items.isEmpty() && problems.isEmpty()) {
+        problems.add(new Problem(1, "", "there are no rows below the header"));
+      }
+    } catch (IOException | UncheckedIOException | IllegalArgumentException e) {
+      problems.add(new Problem(1, "", "this cannot be read as CSV: " + e.getMessage()));
+    }
+    return new Read<>(List.copyOf(items), List.copyOf(problems));
+  }
+
+  private record Heading(CsvColumn column, UnitSystem system) {}
+
+  private Map<String, Heading> headings(List<String> header, List<Problem> problems) {
+    Map<String, Heading> known = new LinkedHashMap<>();
+    for (String written : header) {
+      String wanted = written.toLowerCase(Locale.ROOT).strip();
+      Optional<Heading> found =
+          columns.stream()
+              .flatMap(
+                  c ->
+                      java.util.Arrays.stream(UnitSystem.values())
+                          .filter(s -> c.header(s).equals(wanted))
+                          .map(s -> new Heading(c, s)))
+              .findFirst();
+      if (found.isPresent()) {
+        known.put(written, found.get());
+      } else {
+        problems.add(
+            new Problem(
+                1,
+                written,
+                "this column is not known; known are "
+                    + String.join(
+                        ", ", columns.stream().map(c -> c.header(UnitSystem.METRIC)).toList())));
+      }
+    }
+    if (known.values().stream().noneMatch(h -> h.column.name().equals("name"))) {
+      problems.add(new Problem(1, "name", "the column name is missing"));
+    }
+    return known;
+  }
+
+  private Optional<T> row(
+      CSVRecord row,
+      Map<String, Heading> headings,
+      List<T> there,
+      Set<String> ids,
+      List<Problem> problems) {
+    int before = problems.size();
+    Map<CsvColumn, JsonNode> cells = new LinkedHashMap<>();
+    headings.forEach(
+        (written, h) -> {
+          try {
+            cells.put(
+                h.column, h.column.read(row.isSet(written) ? row.get(written) : "", h.system));
+          } catch (CsvColumn.Unreadable e) {
+            problems.add(new Problem(rowOf(row), written, e.getMessage()));
+          }
+        });
+    if (problems.size() > before) {
+      return Optional.empty();
+    }
+    try {
+      ObjectNode tree = start(cells, there, ids);
+      cells.forEach((c, value) -> set(tree, c, value));
+      T item = PlanFile.MAPPER.treeToValue(tree, type);
+      ids.add(id.apply(item));
+      return Optional.of(item);
+    } catch (DatabindException e) {
+      problems.add(problem(row, headings, PlanFile.refusal(e)));
+    }
+    return Optional.empty();
+  }
+
+  /** The item with the row's id or name, or a blank one with an id of its own. */
+  private ObjectNode start(Map<CsvColumn, JsonNode> cells, List<T> there, Set<String> ids) {
+    String givenId = cell(cells, "id");
+    String givenName = cell(cells, "name");
+    Optional<T> same =
+        there.stream()
+            .filter(
+                t ->
+                    givenId.isEmpty()
+                        ? name.apply(t).equalsIgnoreCase(givenName)
+                        : id.apply(t).equals(givenId))
+            .findFirst();
+    if (same.isPresent()) {
+      ObjectNode tree = PlanFile.MAPPER.valueToTree(same.get());
+      column("id").ifPresent(c -> cells.put(c, tree.get("id")));
+      return tree;
+    }
+    ObjectNode tree = (ObjectNode) PlanFile.MAPPER.readTree(blank);
+    String fresh = givenId.isEmpty() ? freshId(givenName, ids) : givenId;
+    column("id").ifPresent(c -> cells.put(c, PlanFile.MAPPER.valueToTree(fresh)));
+    return tree;
+  }
+
+  private Optional<CsvColumn> column(String wanted) {
+    return columns.stream().filter(c -> c.name().equals(wanted)).findFirst();
+  }
+
+  private static String cell(Map<CsvColumn, JsonNode> cells, String column) {
+    return cells.entrySet().stream()
+        .filter(e -> e.getKey().name().equals(column))
+        .map(e -> e.getValue().asString(""))
+        .findFirst()
+        .orElse("");
+  }
+
+  private static String freshId(String name, Set<String> taken) {
+    String plain = name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+    String base = plain.substring(0, Math.min(30, plain.length())).replaceAll("^-|-$", "");
+    String id = base.isEmpty() ? "item" : base;
+    for (int n = 2; taken.contains(id); n++) {
+      id = base + "-" + n;
+    }
+    return id;
+  }
+
+  private static JsonNode at(JsonNode tree, CsvColumn c) {
+    JsonNode node = tree;
+    for (String member : c.path().split("\\.")) {
+      node = member.matches("\\d+") ? node.path(Integer.parseInt(member)) : node.path(member);
+    }
+    return node;
+  }
+
+  private static void set(ObjectNode tree, CsvColumn c, JsonNode value) {
+    String[] members = c.path().split("\\.");
+    ObjectNode node = tree;
+    for (int i = 0; i < members.length - 1; i++) {
+      node = (ObjectNode) node.get(members[i]);
+    }
+    String last = members[members.length - 1];
+    boolean keepsDefault =
+        value.isNull()
+            && c.kind() != CsvColumn.Kind.TEXT
+            && node.has(last)
+            && !node.get(last).isNull()
+            && needed(c);
+    if (!keepsDefault) {
+      node.set(last, value);
+    }
+  }
+
+  /** Members that are never null: an empty cell leaves them as they are. */
+  private static boolean needed(CsvColumn c) {
+    return switch (c.kind()) {
+      case WHOLE, YES_NO, CHOICE -> true;
+      case NUMBER -> NEVER_NULL.contains(c.path());
+      default -> false;
+    };
+  }
+
+  private static final Set<String> NEVER_NULL =
+      Set.of(
+          "stand.openingDeadShare",
+          "gainKgPerDay",
+          "youngPerDam",
+          "weightKg",
+          "kgPerUnitAsFed",
+          "dmShare");
+
+  /** A refusal at the row's column, what is accepted in the unit the file is written in. */
+  private Problem problem(CSVRecord row, Map<String, Heading> headings, Refused r) {
+    String member = r.field().substring(r.field().lastIndexOf('.') + 1);
+    for (CsvColumn c : columns) {
+      if (c.path().endsWith(member)) {
+        Optional<Map.Entry<String, Heading>> written =
+            headings.entrySet().stream().filter(e -> e.getValue().column == c).findFirst();
+        if (written.isEmpty()) {
+          return new Problem(rowOf(row), c.header(UnitSystem.METRIC), said(r));
+        }
+        UnitSystem system = written.get().getValue().system;
+        String message =
+            r.min() == null || !r.code().equals("out_of_range")
+                ? said(r)
+                : "%s to %s is accepted, not %s"
+                    .formatted(
+                        rounded(c.unit().fromSi(r.min(), system)),
+                        rounded(c.unit().fromSi(r.max(), system)),
+                        row.get(written.get().getKey()));
+        return new Problem(rowOf(row), written.get().getKey(), message);
+      }
+    }
+    return new Problem(rowOf(row), member, said(r));
+  }
+
+  private static String said(Refused r) {
+    return r.code().equals("missing") ? "a value is needed" : r.getMessage();
+  }
+
+  private static String rounded(double value) {
+    return new java.math.BigDecimal(value)
+        .round(new java.math.MathContext(4))
+        .stripTrailingZeros()
+        .toPlainString();
+  }
+
+  private static int rowOf(CSVRecord row) {
+    return (int) row.getRecordNumber() + 1;
+  }
+}

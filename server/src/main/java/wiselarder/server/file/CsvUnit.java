@@ -1,0 +1,41 @@
+package wiselarder.server.file;
+
+import wiselarder.core.plan.Farm.UnitSystem;
+import wiselarder.core.quantity.Units;
+
+/** A quantity of a CSV column: what stands at the end of its name, and what one of it is in SI. */
+enum CsvUnit {
+  NONE("", 1, "", 1),
+  AREA("_ha", 1, "_ac", Units.HA_PER_ACRE),
+  WEIGHT("_kg", 1, "_lb", Units.KG_PER_LB),
+  MASS("_kg", 1, "_lb", Units.KG_PER_LB),
+  MASS_PER_AREA("_kg_per_ha", 1, "_lb_per_ac", Units.KG_PER_LB / Units.HA_PER_ACRE),
+  RATE("_kg_per_ha_day", 1, "_lb_per_ac_day", Units.KG_PER_LB / Units.HA_PER_ACRE),
+  PER_DAY("_kg_per_day", 1, "_lb_per_day", Units.KG_PER_LB),
+  PERCENT("_pct", 0.01, "_pct", 0.01),
+  PRICE("_per_t", 1, "_per_ton", 1000 / (2000 * Units.KG_PER_LB));
+
+  private final String metric;
+  private final double metricInSi;
+  private final String imperial;
+  private final double imperialInSi;
+
+  CsvUnit(String metric, double metricInSi, String imperial, double imperialInSi) {
+    this.metric = metric;
+    this.metricInSi = metricInSi;
+    this.imperial = imperial;
+    this.imperialInSi = imperialInSi;
+  }
+
+  String suffix(UnitSystem system) {
+    return system == UnitSystem.METRIC ? metric : imperial;
+  }
+
+  double toSi(double value, UnitSystem system) {
+    return value * (system == UnitSystem.METRIC ? metricInSi : imperialInSi);
+  }
+
+  double fromSi(double si, UnitSystem system) {
+    return si / (system == UnitSystem.METRIC ? metricInSi : imperialInSi);
+  }
+}

@@ -1,0 +1,196 @@
+package wiselarder.server.file;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
+import wiselarder.core.herd.AnimalGroup;
+import wiselarder.core.land.Field;
+import wiselarder.core.plan.Catalogue;
+import wiselarder.core.plan.Farm.UnitSystem;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.FeedStep;
+import wiselarder.core.plan.PlanEdit;
+import wiselarder.core.store.LossMethod;
+import wiselarder.core.store.Lot;
+
+/** Fields, groups and lots as CSV files, out and in. docs/formats.md lists their columns. */
+public final class Lists {
+  /** Which list. */
+  public enum Kind {
+    FIELDS,
+    GROUPS,
+    LOTS
+  }
+
+  /** What is wrong in a row; row 1 is the header. */
+  public record RowProblem(int row, String column, String message) {}
+
+  /** Edits that bring the good rows in, and what is wrong with the others. */
+  public record Read(List<PlanEdit> edits, List<RowProblem> problems) {}
+
+  private final CsvList<Field> fields;
+  private final CsvList<AnimalGroup> groups;
+  private final CsvList<Lot> lots;
+
+  public Lists(Catalogue catalogue) {
+    fields = fieldList(catalogue);
+    groups = groupList(catalogue);
+    lots = lotList(catalogue);
+  }
+
+  /** A list as CSV, in the units the farm is shown in. */
+  public String write(Kind kind, FarmPlan plan) {
+    UnitSystem system = plan.farm().units();
+    return switch (kind) {
+      case FIELDS -> fields.write(plan.farm().fields(), system);
+      case GROUPS -> groups.write(plan.farm().groups(), system);
+      case LOTS -> lots.write(plan.farm().lots(), system);
+    };
+  }
+
+  /** Reads a list; items of the plan that the file does not name stay as they are. */
+  public Read read(Kind kind, String csv, FarmPlan plan) {
+    return switch (kind) {
+      case FIELDS -> {
+        CsvList.Read<Field> read = fields.read(csv, plan.farm().fields());
+        yield done(
+            read.items().stream().map(f -> (PlanEdit) new PlanEdit.PutField(f)).toList(), read);
+      }
+      case GROUPS -> {
+        CsvList.Read<AnimalGroup> read = groups.read(csv, plan.farm().groups());
+        List<PlanEdit> edits = new ArrayList<>();
+        for (AnimalGroup g : read.items()) {
+          edits.add(new PlanEdit.PutGroup(g));
+          if (plan.farm().groups().stream().noneMatch(x -> x.id().equals(g.id()))) {
+            edits.add(new PlanEdit.SetFeeding(g.id(), FeedStep.usual(g.id())));
+          }
+        }
+        yield done(edits, read);
+      }
+      case LOTS -> {
+        CsvList.Read<Lot> read = lots.read(csv, plan.farm().lots());
+        yield done(
+            read.items().stream().map(l -> (PlanEdit) new PlanEdit.PutLot(l)).toList(), read);
+      }
+    };
+  }
+
+  private static Read done(List<PlanEdit> edits, CsvList.Read<?> read) {
+    return new Read(
+        List.copyOf(edits),
+        read.problems().stream()
+            .map(p -> new RowProblem(p.row(), p.column(), p.message()))
+            .toList());
+  }
+
+  private static CsvList<Field> fieldList(Catalogue catalogue) {
+    Map<String, String> forages = new TreeMap<>();
+    catalogue.forages().values().forEach(f -> choice(forages, f.id(), f.name()));
+    Map<String, String> grazing =
+        Map.of(
+            "set stocked", "SET_STOCKED",
+            "set_stocked", "SET_STOCKED",
+            "rotational", "ROTATIONAL",
+            "strip", "STRIP");
+    List<CsvColumn> columns =
+        List.of(
+            CsvColumn.of("id", CsvColumn.Kind.TEXT, "id"),
+            CsvColumn.of("name", CsvColumn.Kind.TEXT, "name"),
+            CsvColumn.number("area", CsvUnit.AREA, "areaHa"),
+            CsvColumn.choice("stand", "stand.forageId", forages),
+            CsvColumn.number("yearly_growth", CsvUnit.MASS_PER_AREA, "stand.yieldKgPerHa"),
+            CsvColumn.number(
+                "cover_on_first_day", CsvUnit.MASS_PER_AREA, "stand.openingCoverKgPerHa"),
+            CsvColumn.number("standing_dead", CsvUnit.PERCENT, "stand.openingDeadShare"),
+            CsvColumn.of("there_from", CsvColumn.Kind.DATE, "stand.fromInclusive"),
+            CsvColumn.of("there_to_last_day", CsvColumn.Kind.LAST_DAY, "stand.toExclusive"),
+            CsvColumn.choice("grazing", "grazing", grazing),
+            CsvColumn.number("utilization", CsvUnit.PERCENT, "utilization"),
+            CsvColumn.number("residual", CsvUnit.MASS_PER_AREA, "residualKgPerHa"),
+            CsvColumn.number("turn_in", CsvUnit.MASS_PER_AREA, "turnInKgPerHa"),
+            CsvColumn.of("hayable", CsvColumn.Kind.YES_NO, "hayable"),
+            CsvColumn.of("note", CsvColumn.Kind.TEXT, "note"));
+    return new CsvList<>(
+        Field.class,
+        columns,
+        """
+        {"id": null, "name": null, "areaHa": null, "grazing": "ROTATIONAL", "utilization": null,
+         "residualKgPerHa": null, "turnInKgPerHa": null, "hayable": false, "note": "",
+         "stand": {"forageId": null, "yieldKgPerHa": null, "monthlyKgPerHaDay": null,
+          "openingCoverKgPerHa": null, "openingDeadShare": 0.1, "fromInclusive": null,
+          "toExclusive": null}}""",
+        Field::id,
+        Field::name);
+  }
+
+  private static CsvList<AnimalGroup> groupList(Catalogue catalogue) {
+    Map<String, String> kinds = new TreeMap<>();
+    catalogue.herd().kinds().forEach(k -> choice(kinds, k, k.replace('/', ' ').replace('_', ' ')));
+    List<CsvColumn> columns =
+        List.of(
+            CsvColumn.of("id", CsvColumn.Kind.TEXT, "id"),
+            CsvColumn.of("name", CsvColumn.Kind.TEXT, "name"),
+            CsvColumn.choice("kind", "kind", kinds),
+            CsvColumn.of("head", CsvColumn.Kind.WHOLE, "head"),
+            CsvColumn.number("weight", CsvUnit.WEIGHT, "weightKg"),
+            CsvColumn.number("gain", CsvUnit.PER_DAY, "gainKgPerDay"),
+            CsvColumn.number("flat_intake", CsvUnit.PER_DAY, "flatIntakeKgPerHeadDay"),
+            CsvColumn.of("first_birth", CsvColumn.Kind.DAY_OF_YEAR, "birthStart"),
+            CsvColumn.of("birth_spread_days", CsvColumn.Kind.WHOLE, "birthSpreadDays"),
+            CsvColumn.number("young_per_dam", CsvUnit.NONE, "youngPerDam"),
+            CsvColumn.of("weaning", CsvColumn.Kind.DAY_OF_YEAR, "weaning"),
+            CsvColumn.of("young_leave", CsvColumn.Kind.DAY_OF_YEAR, "youngLeave"),
+            CsvColumn.of("here_from", CsvColumn.Kind.DATE, "fromInclusive"),
+            CsvColumn.of("here_to_last_day", CsvColumn.Kind.LAST_DAY, "toExclusive"));
+    return new CsvList<>(
+        AnimalGroup.class,
+        columns,
+        """
+        {"id": null, "name": null, "kind": null, "head": null, "weightKg": null, "gainKgPerDay": 0,
+         "flatIntakeKgPerHeadDay": null, "birthStart": null, "birthSpreadDays": 60,
+         "youngPerDam": 0, "weaning": null, "youngLeave": null, "fromInclusive": null,
+         "toExclusive": null}""",
+        AnimalGroup::id,
+        AnimalGroup::name);
+  }
+
+  private static CsvList<Lot> lotList(Catalogue catalogue) {
+    List<CsvColumn> columns =
+        List.of(
+            CsvColumn.of("id", CsvColumn.Kind.TEXT, "id"),
+            CsvColumn.of("name", CsvColumn.Kind.TEXT, "name"),
+            CsvColumn.of("unit", CsvColumn.Kind.TEXT, "unitName"),
+            CsvColumn.of("units", CsvColumn.Kind.WHOLE, "units"),
+            CsvColumn.number("weight_of_one_as_fed", CsvUnit.WEIGHT, "kgPerUnitAsFed"),
+            CsvColumn.number("dry_matter", CsvUnit.PERCENT, "dmShare"),
+            CsvColumn.choice(
+                "stored", "storageMethodId", ways(catalogue, LossMethod.Stage.STORAGE)),
+            CsvColumn.choice("fed", "feedingMethodId", ways(catalogue, LossMethod.Stage.FEEDING)),
+            CsvColumn.number("price", CsvUnit.PRICE, "pricePerTonneAsFed"),
+            CsvColumn.of("note", CsvColumn.Kind.TEXT, "note"));
+    return new CsvList<>(
+        Lot.class,
+        columns,
+        """
+        {"id": null, "name": null, "unitName": "round bale", "units": null, "kgPerUnitAsFed": null,
+         "dmShare": 0.87, "storageMethodId": "s_barn", "feedingMethodId": "f_ring_open",
+         "pricePerTonneAsFed": null, "note": ""}""",
+        Lot::id,
+        Lot::name);
+  }
+
+  private static Map<String, String> ways(Catalogue catalogue, LossMethod.Stage stage) {
+    Map<String, String> ways = new TreeMap<>();
+    catalogue.losses().values().stream()
+        .filter(l -> l.stage() == stage)
+        .forEach(l -> choice(ways, l.id(), l.name()));
+    return ways;
+  }
+
+  private static void choice(Map<String, String> choices, String id, String name) {
+    choices.put(id.toLowerCase(Locale.ROOT), id);
+    choices.put(name.toLowerCase(Locale.ROOT), id);
+  }
+}

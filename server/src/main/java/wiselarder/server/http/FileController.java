@@ -1,0 +1,233 @@
+package wiselarder.server.http;
+
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import wiselarder.core.balance.YearBalance;
+import wiselarder.core.closing.Engine;
+import wiselarder.core.plan.Difference;
+import wiselarder.core.plan.Farm.UnitSystem;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.PlanEdit;
+import wiselarder.core.quantity.Refused;
+import wiselarder.server.farm.Farms;
+import wiselarder.server.file.FarmFile;
+import wiselarder.server.file.LedgerFile;
+import wiselarder.server.file.Lists;
+import wiselarder.server.people.Person;
+import wiselarder.server.plan.Plans;
+import wiselarder.server.plan.StoredPlan;
+
+/** Files out and in. Whatever comes in is shown first, and taken whole or not at all. */
+@RestController
+@RequestMapping("/api")
+class FileController {
+  private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
+  private static final MediaType XLSX =
+      MediaType.parseMediaType("application/vnd.openxmlformats-officedocument.spreadsheetml.sheet");
+
+  private final Farms farms;
+  private final Plans plans;
+  private final Engine engine;
+  private final Lists lists;
+  private final PlanViews views;
+
+  FileController(Farms farms, Plans plans, Engine engine, PlanViews views) {
+    this.farms = farms;
+    this.plans = plans;
+    this.engine = engine;
+    this.lists = new Lists(engine.catalogue());
+    this.views = views;
+  }
+
+  /** What a farm file holds. */
+  record FilePreview(String name, List<PlanSummary> plans) {}
+
+  /** One plan of a file. */
+  record PlanSummary(String name, String start, int fields, int groups, int lots) {}
+
+  /** What a file would change in a plan, and what of it cannot be taken. */
+  record ChangePreview(List<Difference.Change> changes, List<Lists.RowProblem> problems) {}
+
+  /** Addresses of plans that were added. */
+  record Added(List<String> plans) {}
+
+  @GetMapping("/farms/{farm}/file")
+  ResponseEntity<byte[]> out(@PathVariable String farm, @AuthenticationPrincipal Person person) {
+    FarmFile.Content content = farms.whole(farm, person);
+    return file(
+        FarmFile.write(content).getBytes(StandardCharsets.UTF_8),
+        FarmFile.fileName(content.name()) + ".json",
+        MediaType.APPLICATION_JSON);
+  }
+
+  @PostMapping("/farms/file/preview")
+  FilePreview preview(@RequestBody byte[] body) {
+    FarmFile.Content content = FarmFile.read(text(body));
+    content.plans().forEach(engine::resolve);
+    return new FilePreview(
+        content.name(), content.plans().stream().map(FileController::summary).toList());
+  }
+
+  /** Makes a new farm of a file. */
+  @PostMapping("/farms/file")
+  Farms.Made makeFarm(@RequestBody byte[] body, @AuthenticationPrincipal Person person) {
+    FarmFile.Content content = FarmFile.read(text(body));
+    return farms.make(person, content.name(), content.plans(), "Began from a file");
+  }
+
+  /** Adds the plans of a file to a farm. */
+  @PostMapping("/farms/{farm}/file")
+  Added addPlans(
+      @PathVariable String farm, @RequestBody byte[] body, @AuthenticationPrincipal Person person) {
+    FarmFile.Content content = FarmFile.read(text(body));
+    return new Added(farms.addPlans(farm, person, content.plans(), "Began from a file"));
+  }
+
+  /** What taking the first plan of a file would change. */
+  @PostMapping("/plans/{id}/file/preview")
+  ChangePreview previewReplace(
+      @PathVariable String id, @RequestBody byte[] body, @AuthenticationPrincipal Person person) {
+    FarmPlan now = plans.get(id, person).content();
+    FarmPlan then = FarmFile.read(text(body)).plans().get(0);
+    engine.resolve(then);
+    return new ChangePreview(Difference.between(now, then), List.of());
+  }
+
+  /** Replaces a plan by the first of a file, as one revision. */
+  @PostMapping("/plans/{id}/file")
+  PlanController.PlanView replace(
+      @PathVariable String id,
+      @RequestParam int revision,
+      @RequestBody byte[] body,
+      @AuthenticationPrincipal Person person) {
+    FarmPlan then = FarmFile.read(text(body)).plans().get(0);
+    return views.of(
+        plans.replace(id, person, revision, then, "Replaced by a file: " + then.plan().name()));
+  }
+
+  @GetMapping("/plans/{id}/lists/{kind}")
+  ResponseEntity<byte[]> list(
+      @PathVariable String id,
+      @PathVariable Lists.Kind kind,
+      @AuthenticationPrincipal Person person) {
+    FarmPlan plan = plans.get(id, person).content();
+    return file(
+        lists.write(kind, plan).getBytes(StandardCharsets.UTF_8),
+        FarmFile.fileName(plan.farm().name() + "-" + kind.name()) + ".csv",
+        CSV);
+  }
+
+  /** What a list would change, and the rows that cannot be taken. */
+  @PostMapping("/plans/{id}/lists/{kind}/preview")
+  ChangePreview previewList(
+      @PathVariable String id,
+      @PathVariable Lists.Kind kind,
+      @RequestBody byte[] body,
+      @AuthenticationPrincipal Person person) {
+    FarmPlan now = plans.get(id, person).content();
+    Lists.Read read = lists.read(kind, text(body), now);
+    FarmPlan then = now;
+    for (PlanEdit edit : read.edits()) {
+      then = edit.apply(then);
+    }
+    engine.resolve(then);
+    return new ChangePreview(Difference.between(now, then), read.problems());
+  }
+
+  /** Takes a list as one revision, when every row of it can be taken. */
+  @PostMapping("/plans/{id}/lists/{kind}")
+  PlanController.PlanView takeList(
+      @PathVariable String id,
+      @PathVariable Lists.Kind kind,
+      @RequestParam int revision,
+      @RequestBody byte[] body,
+      @AuthenticationPrincipal Person person) {
+    StoredPlan now = plans.get(id, person);
+    Lists.Read read = lists.read(kind, text(body), now.content());
+    if (!read.problems().isEmpty()) {
+      throw new BadRows(read.problems());
+    }
+    return views.of(plans.edit(id, person, revision, null, read.edits(), "[]"));
+  }
+
+  /** The ledger as CSV or spreadsheet, in the farm's units unless others are named. */
+  @GetMapping("/plans/{id}/ledger")
+  ResponseEntity<byte[]> ledger(
+      @PathVariable String id,
+      @RequestParam LedgerFormat format,
+      @RequestParam(required = false) UnitSystem units,
+      @AuthenticationPrincipal Person person) {
+    FarmPlan plan = plans.get(id, person).content();
+    UnitSystem system = units == null ? plan.farm().units() : units;
+    YearBalance balance = engine.simulate(plan);
+    String name = FarmFile.fileName(plan.farm().name() + "-ledger");
+    return format == LedgerFormat.XLSX
+        ? file(LedgerFile.xlsx(balance, system), name + ".xlsx", XLSX)
+        : file(
+            LedgerFile.csv(balance, system).getBytes(StandardCharsets.UTF_8), name + ".csv", CSV);
+  }
+
+  /** How a ledger is written. */
+  enum LedgerFormat {
+    CSV,
+    XLSX
+  }
+
+  /** Rows that cannot be taken. */
+  static final class BadRows extends RuntimeException {
+    private static final long serialVersionUID = 1L;
+
+    private final transient List<Lists.RowProblem> problems;
+
+    BadRows(List<Lists.RowProblem> problems) {
+      super(problems.size() + " rows cannot be taken");
+      this.problems = new ArrayList<>(problems);
+    }
+
+    List<Lists.RowProblem> problems() {
+      return problems;
+    }
+  }
+
+  private static PlanSummary summary(FarmPlan p) {
+    return new PlanSummary(
+        p.plan().name(),
+        p.plan().year().start().toString(),
+        p.farm().fields().size(),
+        p.farm().groups().size(),
+        p.farm().lots().size());
+  }
+
+  private static String text(byte[] body) {
+    try {
+      return StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(body)).toString();
+    } catch (CharacterCodingException e) {
+      throw new Refused("not_text", "file", null, "this is no text in UTF-8");
+    }
+  }
+
+  private static ResponseEntity<byte[]> file(byte[] content, String name, MediaType type) {
+    return ResponseEntity.ok()
+        .contentType(type)
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment().filename(name).build().toString())
+        .header(HttpHeaders.CACHE_CONTROL, "no-store")
+        .body(content);
+  }
+}

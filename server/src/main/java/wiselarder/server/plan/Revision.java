@@ -1,0 +1,27 @@
+package wiselarder.server.plan;
+
+import java.time.OffsetDateTime;
+
+/**
+ * One line of a plan's history.
+ *
+ * @param who name of the person, empty where nobody is known
+ */
+public record Revision(int number, Kind kind, String words, String who, OffsetDateTime at) {
+
+  /** How a revision came about. */
+  public enum Kind {
+    BEGAN,
+    EDIT,
+    UNDO,
+    REDO
+  }
+
+  /** A revision as undo and redo see it. */
+  record Step(int number, Kind kind, String words, Integer restores, Integer undid) {
+    /** The edit whose content this revision carries. */
+    int carries() {
+      return restores == null ? number : restores;
+    }
+  }
+}

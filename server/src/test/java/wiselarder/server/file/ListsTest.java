@@ -1,0 +1,162 @@
+package wiselarder.server.file;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.data.Offset.offset;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.util.List;
+import org.apache.poi.ss.usermodel.Sheet;
+import org.apache.poi.xssf.usermodel.XSSFWorkbook;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import wiselarder.core.balance.Ledger;
+import wiselarder.core.balance.YearBalance;
+import wiselarder.core.closing.Engine;
+import wiselarder.core.land.Field;
+import wiselarder.core.plan.Difference;
+import wiselarder.core.plan.Farm.UnitSystem;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.PlanEdit;
+import wiselarder.server.farm.DemoFarms;
+
+/** Fields, groups and lots as CSV, and the ledger as CSV and spreadsheet. */
+class ListsTest {
+  private static final Engine ENGINE = Engine.load();
+  private static final FarmPlan DEMO = DemoFarms.read("quillback");
+  private static final Lists LISTS = new Lists(ENGINE.catalogue());
+
+  private static FarmPlan take(Lists.Read read) {
+    FarmPlan plan = DEMO;
+    for (PlanEdit e : read.edits()) {
+      plan = e.apply(plan);
+    }
+    return plan;
+  }
+
+  @ParameterizedTest
+  @EnumSource
+  void whatIsTakenOutAndInAgainChangesNothingToTheKilogram(Lists.Kind kind) {
+    Lists.Read read = LISTS.read(kind, LISTS.write(kind, DEMO), DEMO);
+    assertThat(read.problems()).isEmpty();
+    FarmPlan after = take(read);
+    YearBalance before = ENGINE.simulate(DEMO);
+    YearBalance now = ENGINE.simulate(after);
+    for (int d = 0; d < before.days(); d++) {
+      assertThat(now.bareKg(d)).isCloseTo(before.bareKg(d), offset(0.01));
+    }
+    assertThat(after.farm().fields())
+        .extracting(Field::id)
+        .isEqualTo(DEMO.farm().fields().stream().map(Field::id).toList());
+  }
+
+  @Test
+  void columnsAreInTheFarmsUnitsAndReadInEither() {
+    assertThat(LISTS.write(Lists.Kind.FIELDS, DEMO))
+        .startsWith("id,name,area_ac,stand,yearly_growth_lb_per_ac,")
+        .contains("\"Saddle\"".replace("\"", ""));
+    Lists.Read imperial = LISTS.read(Lists.Kind.FIELDS, "name,area_ac\nSaddle,10\n", DEMO);
+    Lists.Read metric = LISTS.read(Lists.Kind.FIELDS, "name,area_ha\nSaddle,4.0468564224\n", DEMO);
+    assertThat(take(imperial).field("saddle").areaHa()).isCloseTo(4.0468564224, offset(1e-12));
+    assertThat(take(metric).field("saddle").areaHa()).isEqualTo(4.0468564224);
+    assertThat(Difference.between(DEMO, take(imperial)))
+        .singleElement()
+        .satisfies(
+            c -> assertThat(c.members()).extracting("member").containsExactly("field.areaHa"));
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "name,area_ac;Saddle,-3 | 2 | area_ac | 0.02471 to 12360 is accepted, not -3",
+        "name,area_ac;Saddle,ten | 2 | area_ac | a number is accepted, not 'ten'",
+        "name,stand;Saddle,moss | 2 | stand | the product knows no 'moss'",
+        "name,hayable;Saddle,perhaps | 2 | hayable | yes or no is accepted",
+        "name,there_from;Saddle,soon | 2 | there_from | a date like 2027-09-01",
+        "name,grazing;Saddle,sometimes | 2 | grazing | one of ROTATIONAL, SET_STOCKED, STRIP",
+        "name,area_ac;Saddle,5;Saddle,6 | 3 | name | Saddle is there twice",
+        "name,area_ac;New field,5 | 2 | stand | a value is needed",
+        "name,acres;Saddle,5 | 1 | acres | this column is not known",
+        "area_ac;5 | 1 | name | the column name is missing",
+        "name | 1 | '' | there are no rows",
+      })
+  void eachBadRowIsToldWithItsColumnAndWhatIsAccepted(
+      String csv, int row, String column, String message) {
+    Lists.Read read = LISTS.read(Lists.Kind.FIELDS, csv.replace(';', '\n'), DEMO);
+    assertThat(read.problems())
+        .anySatisfy(
+            p -> {
+              assertThat(p.row()).isEqualTo(row);
+              assertThat(p.column()).isEqualTo(column);
+              assertThat(p.message()).contains(message);
+            });
+  }
+
+  @Test
+  void theGoodRowsAreReadBesideTheBad() {
+    Lists.Read read = LISTS.read(Lists.Kind.LOTS, "name,units\nNew bales,9\nOthers,many\n", DEMO);
+    assertThat(read.problems()).extracting(Lists.RowProblem::row).containsExactly(2, 3);
+    assertThat(read.problems().get(0).column()).isEqualTo("weight_of_one_as_fed_kg");
+  }
+
+  @Test
+  void aNewGroupEatsAtOnce() {
+    FarmPlan after =
+        take(
+            LISTS.read(
+                Lists.Kind.GROUPS,
+                "name,kind,head,weight_lb,first_birth\nGoats,goat doe,12,120,03-20\n",
+                DEMO));
+    assertThat(after.farm().groups()).hasSize(DEMO.farm().groups().size() + 1);
+    assertThat(after.plan().steps()).filteredOn(s -> s.groupId().equals("goats")).hasSize(2);
+    assertThat(ENGINE.simulate(after).totalBareKg()).isGreaterThan(0);
+  }
+
+  @Test
+  void aNameThatLooksLikeAFormulaComesOutHarmlessAndInUnchanged() {
+    Field f = DEMO.field("saddle");
+    FarmPlan odd =
+        new PlanEdit.PutField(
+                new Field(
+                    "saddle",
+                    "=1+1",
+                    f.areaHa(),
+                    f.stand(),
+                    f.grazing(),
+                    null,
+                    null,
+                    null,
+                    true,
+                    "@x"))
+            .apply(DEMO);
+    String csv = LISTS.write(Lists.Kind.FIELDS, odd);
+    assertThat(csv).contains("saddle,'=1+1,").doesNotContain("saddle,=1");
+    Lists.Read read = LISTS.read(Lists.Kind.FIELDS, csv, odd);
+    assertThat(((PlanEdit.PutField) read.edits().get(6)).field().name()).isEqualTo("=1+1");
+  }
+
+  @Test
+  void theLedgerAsCsvAndAsSpreadsheetHoldTheSameFigures() throws IOException {
+    YearBalance year = ENGINE.simulate(DEMO);
+    List<String> lines = LedgerFile.csv(year, UnitSystem.METRIC).lines().toList();
+    assertThat(lines.get(0)).startsWith("month,need_kg,growing_kg");
+    assertThat(lines).hasSize(14);
+    assertThat(lines.get(13))
+        .startsWith("year,%d,".formatted(Math.round(Ledger.total(year).needKg())));
+    byte[] xlsx = LedgerFile.xlsx(year, UnitSystem.METRIC);
+    try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(xlsx))) {
+      Sheet sheet = book.getSheetAt(0);
+      for (int r = 1; r < lines.size(); r++) {
+        String[] cells = lines.get(r).split(",");
+        assertThat(sheet.getRow(r).getCell(0).getStringCellValue()).isEqualTo(cells[0]);
+        for (int c = 1; c < cells.length; c++) {
+          assertThat(sheet.getRow(r).getCell(c).getNumericCellValue())
+              .isEqualTo(Double.parseDouble(cells[c]));
+        }
+      }
+    }
+  }
+}

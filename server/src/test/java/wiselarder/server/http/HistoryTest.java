@@ -1,0 +1,187 @@
+package wiselarder.server.http;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+import wiselarder.server.App;
+import wiselarder.server.Http;
+
+/** Numbered revisions, undo and redo, two people at once, copies. */
+class HistoryTest {
+  private static final String PLAN = "/api/plans/quillback";
+  private Http http;
+
+  @BeforeEach
+  void demoAsItShips() {
+    App.resetDemo();
+    http = Http.visitor();
+  }
+
+  private static String year(int month) {
+    return "{\"setYear\": {\"start\": \"2028-%02d-01\", \"months\": 12}}".formatted(month);
+  }
+
+  private Http.Answer edit(int revision, String onTopOf, String edit) {
+    return http.post(
+        PLAN + "/edits",
+        "{\"revision\": %d, \"onTopOf\": %s, \"edits\": [%s]}".formatted(revision, onTopOf, edit));
+  }
+
+  private JsonNode step(String what, int revision) {
+    Http.Answer answer = http.post(PLAN + "/" + what, "{\"revision\": %d}".formatted(revision));
+    assertThat(answer.status()).as(what + " at " + revision).isEqualTo(200);
+    return answer.json();
+  }
+
+  private static String start(JsonNode view) {
+    return view.get("plan").get("year").get("start").asString();
+  }
+
+  private String field(String id, String member, String value) {
+    for (JsonNode f : http.get(PLAN).json().get("farm").get("fields")) {
+      if (f.get("id").asString().equals(id)) {
+        ObjectNode changed = (ObjectNode) f;
+        changed.putRawValue(member, new tools.jackson.databind.util.RawValue(value));
+        return "{\"putField\": " + changed + "}";
+      }
+    }
+    throw new AssertionError(id);
+  }
+
+  @Test
+  void undoAndRedoWalkTheEditsAndNothingLeavesTheHistory() {
+    edit(1, "null", year(1));
+    JsonNode two = edit(2, "null", year(2)).json();
+    assertThat(two.get("undo").asString())
+        .isEqualTo("Set the plan year to 12 months from 2028-02-01");
+    assertThat(two.get("redo").isNull()).isTrue();
+    assertThat(start(step("undo", 3))).isEqualTo("2028-01-01");
+    JsonNode back = step("undo", 4);
+    assertThat(start(back)).isEqualTo("2027-09-01");
+    assertThat(back.get("undo").isNull()).isTrue();
+    assertThat(start(step("redo", 5))).isEqualTo("2028-01-01");
+    JsonNode again = step("redo", 6);
+    assertThat(start(again)).isEqualTo("2028-02-01");
+    assertThat(again.get("redo").isNull()).isTrue();
+    JsonNode history = http.get(PLAN + "/history").json();
+    assertThat(history).hasSize(7);
+    assertThat(history.get(0).get("words").asString()).startsWith("Redid: Set the plan year");
+    assertThat(history.get(0).get("who").asString()).isEqualTo("Visitor");
+    assertThat(history.get(6).get("kind").asString()).isEqualTo("BEGAN");
+    assertThat(http.get(PLAN + "/history/2").json().get("start").asString())
+        .isEqualTo("2028-01-01");
+  }
+
+  /** A seeded walk of edits, undos and redos against the plainest possible model: two stacks. */
+  @Test
+  void anyWalkOfUndoAndRedoEndsWhereTwoStacksWouldEnd() {
+    Random random = new Random(7);
+    List<String> done = new ArrayList<>(List.of("2027-09-01"));
+    List<String> undone = new ArrayList<>();
+    int revision = 1;
+    for (int i = 0; i < 60; i++) {
+      int what = random.nextInt(5);
+      if (what < 2) {
+        int month = 1 + (i + random.nextInt(5)) % 12;
+        edit(revision++, "null", year(month));
+        done.add("2028-%02d-01".formatted(month));
+        undone.clear();
+      } else if (what < 4 && done.size() > 1) {
+        step("undo", revision++);
+        undone.add(done.remove(done.size() - 1));
+      } else if (!undone.isEmpty()) {
+        step("redo", revision++);
+        done.add(undone.remove(undone.size() - 1));
+      }
+      JsonNode now = http.get(PLAN).json();
+      assertThat(start(now)).as("step " + i).isEqualTo(done.get(done.size() - 1));
+      assertThat(now.get("undo").isNull()).isEqualTo(done.size() == 1);
+      assertThat(now.get("redo").isNull()).isEqualTo(undone.isEmpty());
+    }
+  }
+
+  @Test
+  void nothingToUndoIsSaid() {
+    Http.Answer answer = http.post(PLAN + "/undo", "{\"revision\": 1}");
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.json().get("code").asString()).isEqualTo("nothing_to_undo");
+  }
+
+  @Test
+  void theLaterIsToldAndPutsTheirsOnTopAndBothAreKept() {
+    String mine = field("saddle", "areaHa", "7.5");
+    String theirs = field("saddle", "note", "\"wet in March\"");
+    assertThat(edit(1, "null", theirs).status()).isEqualTo(200);
+    Http.Answer told = edit(1, "null", mine);
+    assertThat(told.status()).isEqualTo(409);
+    assertThat(told.json().get("since").get(0).get("words").asString())
+        .isEqualTo("Changed field Saddle: note");
+    assertThat(told.json().get("clashes")).isEmpty();
+    Http.Answer taken = edit(1, "2", mine);
+    assertThat(taken.status()).isEqualTo(200);
+    String saddle = taken.json().get("farm").get("fields").toString();
+    assertThat(saddle).contains("wet in March", "\"areaHa\":7.5");
+  }
+
+  @Test
+  void whatBothChangedIsNamedAndATooEarlyPromiseIsNotTaken() {
+    String mine = field("saddle", "areaHa", "7.5");
+    edit(1, "null", field("saddle", "areaHa", "9"));
+    Http.Answer told = edit(1, "null", mine);
+    JsonNode clash = told.json().get("clashes").get(0);
+    assertThat(clash.get("name").asString()).isEqualTo("Saddle");
+    assertThat(clash.get("member").asString()).isEqualTo("field.areaHa");
+    assertThat(clash.get("mine").asDouble()).isEqualTo(7.5);
+    assertThat(clash.get("theirs").asDouble()).isEqualTo(9);
+    edit(2, "null", year(3));
+    assertThat(edit(1, "2", mine).status()).as("moved on again").isEqualTo(409);
+    assertThat(edit(1, "3", mine).status()).isEqualTo(200);
+  }
+
+  @Test
+  void aPlanGoesBackToAnyChange() {
+    edit(1, "null", year(1));
+    edit(2, "null", year(2));
+    Http.Answer answer = http.post(PLAN + "/back", "{\"revision\": 3, \"to\": 2}");
+    assertThat(start(answer.json())).isEqualTo("2028-01-01");
+    assertThat(start(step("undo", 4))).isEqualTo("2028-02-01");
+    assertThat(http.post(PLAN + "/back", "{\"revision\": 5, \"to\": 77}").status()).isEqualTo(404);
+  }
+
+  @Test
+  void aCopyHasItsOwnHistoryAndName() {
+    String copy = http.post(PLAN + "/copy", "{\"name\": \"Dry year\"}").json().get("id").asString();
+    JsonNode view = http.get("/api/plans/" + copy).json();
+    assertThat(view.get("plan").get("name").asString()).isEqualTo("Dry year");
+    assertThat(view.get("revision").asInt()).isEqualTo(1);
+    assertThat(http.get("/api/plans/" + copy + "/history").json().get(0).get("words").asString())
+        .startsWith("Copied from");
+    edit(1, "null", "{\"namePlan\": \"Wet year\"}");
+    assertThat(http.get("/api/plans").json().toString()).contains("Wet year", "Dry year");
+    assertThat(http.post(PLAN + "/copy", "{\"name\": \"\"}").status()).isEqualTo(422);
+  }
+
+  @Test
+  void aFarmKeepsItsLastPlan() {
+    Http ann = Http.person("ann");
+    String plan =
+        ann.post(
+                "/api/farms",
+                """
+                {"name": "Small", "climateId": "transition_humid", "units": "METRIC",
+                 "currency": "EUR", "start": "2027-10-01"}""")
+            .json()
+            .get("plan")
+            .asString();
+    assertThat(ann.delete("/api/plans/" + plan).status()).isEqualTo(422);
+    ann.post("/api/plans/" + plan + "/copy", "{\"name\": \"Second\"}");
+    assertThat(ann.delete("/api/plans/" + plan).status()).isEqualTo(204);
+    assertThat(ann.get("/api/plans").json()).hasSize(1);
+  }
+}

@@ -1,0 +1,275 @@
+package wiselarder.server.http;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.server.App;
+import wiselarder.server.Http;
+import wiselarder.server.farm.DemoFarms;
+import wiselarder.server.farm.Farms;
+import wiselarder.server.farm.Invitations;
+import wiselarder.server.file.FarmFile;
+import wiselarder.server.people.People;
+import wiselarder.server.people.Person;
+import wiselarder.server.people.Role;
+
+/** Every endpoint as a stranger, as somebody of another farm, and in each role. */
+class RolesTest {
+  /** Who may call it: anybody, anybody signed in, or a role on the farm. */
+  private enum Needs {
+    NOBODY,
+    SIGN_IN,
+    READER,
+    PLANNER,
+    OWNER
+  }
+
+  private record Call(Needs needs, String type, String body) {}
+
+  private static final FarmPlan DEMO = DemoFarms.read("quillback");
+  private static final String FILE =
+      FarmFile.write(new FarmFile.Content("Some farm", List.of(DEMO)));
+
+  private static Call json(Needs needs, String body) {
+    return new Call(needs, "application/json", body);
+  }
+
+  private static Call bare(Needs needs) {
+    return new Call(needs, null, null);
+  }
+
+  private static final String EDIT = "{\"setYear\": {\"start\": \"2027-10-01\", \"months\": 12}}";
+  private static final String PERSON =
+      "{\"name\": \"New\", \"email\": \"new@farm.example\", \"password\": \"red clover hay\"}";
+  private static final String ROWS = "name,area_ha\nSaddle,6\n";
+
+  /** Every operation of the API. One that is missing here fails the test. */
+  private static final Map<String, Call> CALLS = new TreeMap<>();
+
+  static {
+    CALLS.put("GET /api/session", bare(Needs.NOBODY));
+    CALLS.put("POST /api/session", json(Needs.NOBODY, "{\"email\": \"x@y\", \"password\": \"z\"}"));
+    CALLS.put("DELETE /api/session", bare(Needs.NOBODY));
+    CALLS.put("POST /api/session/demo", json(Needs.NOBODY, "{}"));
+    CALLS.put("POST /api/people/first", json(Needs.NOBODY, PERSON));
+    CALLS.put("GET /api/invitations/{token}", bare(Needs.NOBODY));
+    CALLS.put("POST /api/invitations/{token}", json(Needs.NOBODY, PERSON));
+    CALLS.put("POST /api/invitations/{token}/mine", json(Needs.SIGN_IN, "{}"));
+    CALLS.put(
+        "POST /api/people/password",
+        json(Needs.SIGN_IN, "{\"old\": \"wrong\", \"password\": \"red clover hay\"}"));
+    CALLS.put("GET /api/catalogue", bare(Needs.SIGN_IN));
+    CALLS.put("GET /api/plans", bare(Needs.SIGN_IN));
+    CALLS.put("GET /api/farms", bare(Needs.SIGN_IN));
+    CALLS.put(
+        "POST /api/farms",
+        json(
+            Needs.SIGN_IN,
+            """
+            {"name": "Mine", "climateId": "transition_humid", "units": "METRIC", "currency": "EUR",
+             "start": "2027-10-01"}"""));
+    CALLS.put("POST /api/farms/file", json(Needs.SIGN_IN, FILE));
+    CALLS.put("POST /api/farms/file/preview", json(Needs.SIGN_IN, FILE));
+    CALLS.put("GET /api/farms/{farm}/file", bare(Needs.READER));
+    CALLS.put("POST /api/farms/{farm}/file", json(Needs.PLANNER, FILE));
+    CALLS.put("PUT /api/farms/{farm}", json(Needs.OWNER, "{\"name\": \"Other\"}"));
+    CALLS.put("DELETE /api/farms/{farm}", bare(Needs.OWNER));
+    CALLS.put("GET /api/farms/{farm}/people", bare(Needs.READER));
+    CALLS.put(
+        "POST /api/farms/{farm}/invitations",
+        json(Needs.OWNER, "{\"name\": \"Bea\", \"role\": \"READER\"}"));
+    CALLS.put("DELETE /api/farms/{farm}/invitations/{invitation}", bare(Needs.OWNER));
+    CALLS.put("PUT /api/farms/{farm}/people/{member}", json(Needs.OWNER, "{\"role\": \"OWNER\"}"));
+    CALLS.put("DELETE /api/farms/{farm}/people/{member}", bare(Needs.OWNER));
+    CALLS.put("GET /api/plans/{id}", bare(Needs.READER));
+    CALLS.put("DELETE /api/plans/{id}", bare(Needs.OWNER));
+    CALLS.put(
+        "POST /api/plans/{id}/edits",
+        json(
+            Needs.PLANNER,
+            "{\"revision\": 1, \"onTopOf\": null, \"edits\": [%s]}".formatted(EDIT)));
+    CALLS.put(
+        "POST /api/plans/{id}/trial", json(Needs.READER, "{\"edits\": [%s]}".formatted(EDIT)));
+    CALLS.put("POST /api/plans/{id}/undo", json(Needs.PLANNER, "{\"revision\": 1}"));
+    CALLS.put("POST /api/plans/{id}/redo", json(Needs.PLANNER, "{\"revision\": 1}"));
+    CALLS.put("POST /api/plans/{id}/back", json(Needs.PLANNER, "{\"revision\": 1, \"to\": 1}"));
+    CALLS.put("GET /api/plans/{id}/history", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/history/{revision}", bare(Needs.READER));
+    CALLS.put("POST /api/plans/{id}/copy", json(Needs.PLANNER, "{\"name\": \"Wet year\"}"));
+    CALLS.put("GET /api/plans/{id}/levers", bare(Needs.READER));
+    CALLS.put("POST /api/plans/{id}/file/preview", json(Needs.READER, FILE));
+    CALLS.put("POST /api/plans/{id}/file", json(Needs.PLANNER, FILE));
+    CALLS.put("GET /api/plans/{id}/lists/{kind}", bare(Needs.READER));
+    CALLS.put(
+        "POST /api/plans/{id}/lists/{kind}/preview", new Call(Needs.READER, "text/csv", ROWS));
+    CALLS.put("POST /api/plans/{id}/lists/{kind}", new Call(Needs.PLANNER, "text/csv", ROWS));
+    CALLS.put("GET /api/plans/{id}/ledger", bare(Needs.READER));
+  }
+
+  @BeforeEach
+  void emptyButForTheDemo() {
+    App.resetDemo();
+  }
+
+  @Test
+  void theTableHoldsEveryOperationOfTheApi() {
+    Set<String> offered = new TreeSet<>();
+    JsonNode paths = Http.stranger().get("/api/openapi").json().get("paths");
+    paths
+        .propertyNames()
+        .forEach(
+            path ->
+                paths
+                    .get(path)
+                    .propertyNames()
+                    .forEach(
+                        method ->
+                            offered.add(method.toUpperCase(java.util.Locale.ROOT) + " " + path)));
+    assertThat(CALLS.keySet()).isEqualTo(offered);
+  }
+
+  @Test
+  void aStrangerIsAskedToSignIn() {
+    Ground ground = new Ground();
+    CALLS.forEach(
+        (operation, call) -> {
+          int status = ground.call(operation, call, Http.stranger()).status();
+          if (call.needs == Needs.NOBODY) {
+            assertThat(status).as(operation).isNotEqualTo(403);
+          } else {
+            assertThat(status).as(operation).isEqualTo(401);
+          }
+        });
+  }
+
+  @Test
+  void aFarmDoesNotExistForWhoIsNotOfIt() {
+    Ground ground = new Ground();
+    Http other = Http.person("other");
+    CALLS.forEach(
+        (operation, call) -> {
+          if (call.needs == Needs.NOBODY || operation.endsWith("/mine")) {
+            return; // it would make somebody else of them, or let them in
+          }
+          Http.Answer answer = ground.call(operation, call, other);
+          if (call.needs.ordinal() >= Needs.READER.ordinal()) {
+            assertThat(answer.status()).as(operation).isEqualTo(404);
+            assertThat(answer.raw().body()).doesNotContain("Ground");
+          } else {
+            assertThat(answer.status()).as(operation).isNotIn(401, 403, 404, 500);
+          }
+        });
+    assertThat(ground.owner.get("/api/plans/" + ground.plan).json().get("revision").asInt())
+        .isEqualTo(1);
+  }
+
+  @Test
+  void eachRoleMayDoWhatItCoversAndNoMore() {
+    Map<Role, Person> people = new TreeMap<>();
+    Map<Role, Http> sessions = new TreeMap<>();
+    for (Role role : Role.values()) {
+      String name = role.name().toLowerCase(java.util.Locale.ROOT);
+      people.put(role, App.bean(People.class).add(name, name + "@farm.example", Http.PASSWORD));
+      sessions.put(role, Http.signedIn(name));
+    }
+    Cast cast = new Cast();
+    List<String> wrong = new ArrayList<>();
+    CALLS.forEach(
+        (operation, call) -> {
+          if (call.needs.ordinal() < Needs.READER.ordinal()) {
+            return;
+          }
+          Role needed = Role.valueOf(call.needs.name());
+          for (Role role : Role.values()) {
+            Ground ground = new Ground(cast);
+            ground.letIn(people.get(role), role);
+            int status = ground.call(operation, call, sessions.get(role)).status();
+            boolean refused = status == 403;
+            if (refused == role.covers(needed) || status == 401 || status == 404 || status >= 500) {
+              wrong.add(operation + " as " + role + ": " + status);
+            }
+          }
+        });
+    assertThat(wrong).isEmpty();
+  }
+
+  @Test
+  void theVisitorSeesTheDemoFarmsOnlyAndMakesNone() {
+    new Ground();
+    Http visitor = Http.visitor();
+    visitor.get("/api/farms").json().forEach(f -> assertThat(f.get("demo").asBoolean()).isTrue());
+    assertThat(visitor.post("/api/farms/file", FILE).status()).isEqualTo(403);
+    assertThat(visitor.delete("/api/farms/quillback").status()).isEqualTo(403);
+    assertThat(Http.person("own").get("/api/plans/quillback").status()).isEqualTo(404);
+  }
+
+  /** An owner and a member, who come to every farm of a test. */
+  private static final class Cast {
+    private final Person ann = App.bean(People.class).add("Ann", "ann@farm.example", Http.PASSWORD);
+    private final Person cleo =
+        App.bean(People.class).add("Cleo", "cleo@farm.example", Http.PASSWORD);
+    private final Http owner = Http.signedIn("ann");
+  }
+
+  /** A farm with an owner, a member, an open invitation and two plans. */
+  private static final class Ground {
+    private final Invitations invitations = App.bean(Invitations.class);
+    private final Person person;
+    private final Http owner;
+    private final String farm;
+    private final String plan;
+    private final long member;
+
+    Ground() {
+      this(new Cast());
+    }
+
+    Ground(Cast cast) {
+      person = cast.ann;
+      owner = cast.owner;
+      member = cast.cleo.id();
+      Farms.Made made = App.bean(Farms.class).make(person, "Ground", List.of(DEMO, DEMO), "Began");
+      farm = made.farm();
+      plan = made.plan();
+      letIn(cast.cleo, Role.READER);
+    }
+
+    void letIn(Person who, Role role) {
+      invitations.accept(invitations.invite(farm, person, who.name(), role), who);
+    }
+
+    Http.Answer call(String operation, Call call, Http as) {
+      String token = invitations.invite(farm, person, "Eve", Role.READER);
+      long open = invitations.circle(farm, person).invitations().get(0).id();
+      String path =
+          operation
+              .substring(operation.indexOf(' ') + 1)
+              .replace("{farm}", farm)
+              .replace("{id}", plan)
+              .replace("{member}", Long.toString(member))
+              .replace("{invitation}", Long.toString(open))
+              .replace("{token}", token)
+              .replace("{revision}", "1")
+              .replace("{kind}", "FIELDS");
+      String query =
+          switch (operation) {
+            case "GET /api/plans/{id}/levers" -> "?gap=0";
+            case "GET /api/plans/{id}/ledger" -> "?format=CSV";
+            case "POST /api/plans/{id}/file", "POST /api/plans/{id}/lists/{kind}" -> "?revision=1";
+            default -> "";
+          };
+      byte[] body = call.body == null ? null : call.body.getBytes(StandardCharsets.UTF_8);
+      return as.call(operation.substring(0, operation.indexOf(' ')), path + query, call.type, body);
+    }
+  }
+}

@@ -1,0 +1,191 @@
+package wiselarder.server.http;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.net.URI;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.boot.SpringApplication;
+import wiselarder.server.App;
+import wiselarder.server.Http;
+import wiselarder.server.WiseLarder;
+
+/** The first owner, sign-in and out, and what keeps others out. */
+class SignInTest {
+  @BeforeEach
+  void nobodyYet() {
+    App.resetDemo();
+  }
+
+  private static String first(String name, String email, String password) {
+    return "{\"name\": \"%s\", \"email\": \"%s\", \"password\": \"%s\"}"
+        .formatted(name, email, password);
+  }
+
+  private static String signIn(String email, String password) {
+    return "{\"email\": \"%s\", \"password\": \"%s\"}".formatted(email, password);
+  }
+
+  @Test
+  void theFirstToComeIsMadeOwnerAndNobodyAfter() {
+    Http ann = Http.stranger();
+    assertThat(ann.get("/api/session").json().get("firstStart").asBoolean()).isTrue();
+    Http.Answer made =
+        ann.post("/api/people/first", first("Ann", "Ann@Farm.example", Http.PASSWORD));
+    assertThat(made.json().get("who").get("name").asString()).isEqualTo("Ann");
+    assertThat(made.json().get("firstStart").asBoolean()).isFalse();
+    Http.Answer second =
+        Http.stranger().post("/api/people/first", first("Bob", "bob@farm.example", Http.PASSWORD));
+    assertThat(second.status()).isEqualTo(422);
+    assertThat(second.json().get("code").asString()).isEqualTo("not_first");
+    assertThat(
+            Http.stranger()
+                .post("/api/session", signIn(" ANN@farm.example ", Http.PASSWORD))
+                .status())
+        .isEqualTo(200);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "short, person.password",
+    "aaaaaaaaaaaaaaa, person.password",
+    "ann@farm.example, person.password",
+  })
+  void aWeakPasswordIsRefused(String password, String field) {
+    Http.Answer answer =
+        Http.stranger().post("/api/people/first", first("Ann", "ann@farm.example", password));
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.json().get("field").asString()).isEqualTo(field);
+  }
+
+  @Test
+  void aWrongPasswordTellsNothingAndGuessingIsSlowedDown() {
+    Http.person("ann");
+    Http thief = Http.stranger();
+    Http.Answer wrong = thief.post("/api/session", signIn("ann@farm.example", "not this one"));
+    Http.Answer nobody = thief.post("/api/session", signIn("zoe@farm.example", "not this one"));
+    assertThat(wrong.status()).isEqualTo(401);
+    assertThat(wrong.json()).isEqualTo(nobody.json());
+    int status = 0;
+    for (int i = 0; i < 12 && status != 429; i++) {
+      status = thief.post("/api/session", signIn("ann@farm.example", "guess " + i)).status();
+    }
+    assertThat(status).isEqualTo(429);
+    Http.Answer later = thief.post("/api/session", signIn("ann@farm.example", Http.PASSWORD));
+    assertThat(later.status()).isEqualTo(429);
+    assertThat(later.raw().headers().firstValueAsLong("Retry-After").orElse(0)).isBetween(1L, 60L);
+  }
+
+  @Test
+  void signingInGivesTheSessionANewNameAndSigningOutEndsIt() {
+    Http ann = Http.person("ann");
+    assertThat(ann.get("/api/farms").status()).isEqualTo(200);
+    Http.Answer again = ann.post("/api/session", signIn("ann@farm.example", Http.PASSWORD));
+    assertThat(again.raw().headers().allValues("Set-Cookie"))
+        .anySatisfy(
+            c -> assertThat(c).startsWith("larder=").contains("HttpOnly", "SameSite=Strict"));
+    assertThat(ann.delete("/api/session").status()).isEqualTo(200);
+    assertThat(ann.get("/api/farms").status()).isEqualTo(401);
+  }
+
+  @Test
+  void aNewPasswordEndsEveryOtherSession() {
+    Http here = Http.person("ann");
+    Http elsewhere = Http.signedIn("ann");
+    String change = "{\"old\": \"%s\", \"password\": \"meadow fescue ley\"}";
+    assertThat(here.post("/api/people/password", change.formatted("wrong one")).status())
+        .isEqualTo(422);
+    assertThat(here.post("/api/people/password", change.formatted(Http.PASSWORD)).status())
+        .isEqualTo(200);
+    assertThat(here.get("/api/farms").status()).isEqualTo(200);
+    assertThat(elsewhere.get("/api/farms").status()).isEqualTo(401);
+  }
+
+  @Test
+  void withoutTheCsrfTokenNothingIsTaken() {
+    Http visitor = Http.visitor();
+    Http.Answer answer =
+        visitor.send(
+            HttpRequest.newBuilder(URI.create(App.url() + "/api/plans/quillback/undo"))
+                .header("Content-Type", "application/json")
+                .POST(HttpRequest.BodyPublishers.ofString("{\"revision\": 1}"))
+                .build());
+    assertThat(answer.status()).isEqualTo(403);
+    assertThat(answer.json().get("code").asString()).isEqualTo("forbidden");
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "/",
+        "/api/session",
+        "/api/plans",
+        "/api/nothing",
+        "/actuator/health",
+        "/deep/link"
+      })
+  void everyAnswerCarriesTheHeaders(String path) {
+    HttpResponse<String> answer = Http.stranger().get(path).raw();
+    assertThat(answer.headers().firstValue("Content-Security-Policy").orElse(""))
+        .contains("default-src 'self'", "script-src 'self'", "frame-ancestors 'none'")
+        .doesNotContain("unsafe");
+    assertThat(answer.headers().firstValue("X-Content-Type-Options")).contains("nosniff");
+    assertThat(answer.headers().firstValue("Referrer-Policy")).contains("no-referrer");
+  }
+
+  @Test
+  void healthIsOpenAndMetricsAreForWhoRunsTheProduct() {
+    Http stranger = Http.stranger();
+    for (String probe : List.of("", "/liveness", "/readiness")) {
+      assertThat(stranger.get("/actuator/health" + probe).json().get("status").asString())
+          .isEqualTo("UP");
+    }
+    assertThat(stranger.get("/actuator/prometheus").status()).isEqualTo(401);
+    assertThat(Http.person("bob").get("/actuator/prometheus").status()).isEqualTo(403);
+    App.resetDemo();
+    Http ann = Http.stranger();
+    ann.post("/api/people/first", first("Ann", "ann@farm.example", Http.PASSWORD));
+    assertThat(ann.get("/actuator/prometheus").raw().body())
+        .contains("http_server_requests_seconds_count", "hikaricp_connections");
+    assertThat(ann.get("/actuator/env").status()).isEqualTo(404);
+  }
+
+  @Test
+  void anAnswerNamesTheLineOfTheLog() {
+    assertThat(
+            Http.stranger()
+                .get("/api/session")
+                .raw()
+                .headers()
+                .firstValue("X-Request-Id")
+                .orElse(""))
+        .matches("[0-9a-f]{8}");
+  }
+
+  @Test
+  void elsewhereThanOnLoopbackItStartsOnlyWithAPassword() {
+    assertThatThrownBy(() -> start("0.0.0.0")).hasStackTraceContaining("nobody has a password yet");
+  }
+
+  private static void start(String address) {
+    new SpringApplication(WiseLarder.class)
+        .run(
+            "--server.port=0",
+            "--server.address=" + address,
+            "--logging.level.org.springframework=off",
+            "--spring.datasource.url="
+                + System.getenv("LARDER_TEST_DB")
+                + "?currentSchema=listening",
+            "--spring.flyway.schemas=listening",
+            "--spring.datasource.username=larder",
+            "--spring.datasource.password=larder")
+        .close();
+  }
+}
