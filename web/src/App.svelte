@@ -1,35 +1,65 @@
 <script lang="ts">
-  import Router, { router } from 'svelte-spa-router';
+  import Router, { push, router } from 'svelte-spa-router';
   import { onMount } from 'svelte';
+  import Conflict from './history/Conflict.svelte';
+  import Keys from './history/Keys.svelte';
+  import { KeyReader } from './keys.svelte';
   import { open } from './plan.svelte';
   import Textures from './ruler/Textures.svelte';
+  import Changes from './screens/Changes.svelte';
   import Farm from './screens/Farm.svelte';
+  import Farms from './screens/Farms.svelte';
   import Herd from './screens/Herd.svelte';
   import Land from './screens/Land.svelte';
+  import Papers from './screens/Papers.svelte';
+  import People from './screens/People.svelte';
+  import Start from './screens/Start.svelte';
   import Store from './screens/Store.svelte';
   import Year from './screens/Year.svelte';
+  import { signed } from './session.svelte';
+  import Invited from './sign/Invited.svelte';
+  import SignIn from './sign/SignIn.svelte';
+  import TopBar from './TopBar.svelte';
 
-  const routes = {
-    '/': Year,
-    '/land': Land,
-    '/herd': Herd,
-    '/store': Store,
-    '/farm': Farm,
+  const planRoutes = {
+    '/plan/:id': Year,
+    '/plan/:id/start': Start,
+    '/plan/:id/land': Land,
+    '/plan/:id/herd': Herd,
+    '/plan/:id/store': Store,
+    '/plan/:id/papers': Papers,
+    '/plan/:id/changes': Changes,
+    '/plan/:id/people': People,
+    '/plan/:id/farm': Farm,
     '*': Year,
   };
-  const screens = [
-    ['/', 'Year'],
-    ['/land', 'Land'],
-    ['/herd', 'Herd'],
-    ['/store', 'Store'],
-    ['/farm', 'Farm'],
-  ];
+  const token = $derived(/^\/invited\/([\w-]+)$/.exec(router.location)?.[1] ?? null);
+  const planId = $derived(/^\/plan\/([a-z0-9-]+)/.exec(router.location)?.[1] ?? null);
+  const reader = new KeyReader();
+  let keysShown = $state(false);
 
   onMount(() => {
-    open.open();
+    void signed.look();
   });
+  $effect(() => {
+    if (!signed.who || token) return;
+    if (planId && planId !== open.view?.id) void open.open(planId);
+    if (!planId) open.close();
+  });
+
+  function onkey(e: KeyboardEvent) {
+    const command = reader.read(e);
+    if (!command) return;
+    e.preventDefault();
+    if (command.kind === 'undo') void open.undo();
+    if (command.kind === 'redo') void open.redo();
+    if (command.kind === 'help') keysShown = true;
+    if (command.kind === 'farms') void push('/');
+    if (command.kind === 'place' && open.view) void push(`/plan/${open.view.id}${command.path}`);
+  }
 </script>
 
+<svelte:window onkeydown={onkey} />
 <Textures />
 <a
   href="#main"
@@ -37,91 +67,35 @@
   onclick={(e) => {
     e.preventDefault();
     document.getElementById('main')?.focus();
-  }}>Skip to the plan</a
+  }}>Skip to the content</a
 >
-<header>
-  <div class="farm">
-    {#if open.view}
-      <strong>{open.view.farm.name}</strong>
-      <span class="quiet"
-        >{open.view.plan.name}{open.view.demo ? ', demo with invented figures' : ''}</span
-      >
-    {:else}
-      <strong>Wise Larder</strong>
-    {/if}
-  </div>
-  <nav aria-label="Screens">
-    {#each screens as [path, name] (path)}
-      <a href={`#${path}`} aria-current={router.location === path ? 'page' : undefined}>{name}</a>
-    {/each}
-  </nav>
-  <div class="settings">
-    <span class="quiet">Normal season</span>
-    <button
-      class="btn plain"
-      onclick={() => (open.system = open.system === 'IMPERIAL' ? 'METRIC' : 'IMPERIAL')}
-      aria-label={open.system === 'IMPERIAL'
-        ? 'lb, acres. Show in kg, hectares'
-        : 'kg, hectares. Show in lb, acres'}
-      >{open.system === 'IMPERIAL' ? 'lb, acres' : 'kg, hectares'}</button
-    >
-  </div>
-</header>
+<TopBar onkeys={() => (keysShown = true)} />
 {#if open.error}
   <p class="error" role="alert">
     {open.error} <button class="btn plain" onclick={() => (open.error = '')}>Close</button>
   </p>
 {/if}
 <main id="main" tabindex="-1">
-  {#if open.view && open.catalogue}
-    <Router {routes} />
-  {:else if !open.error}
+  {#if token}
+    <Invited {token} />
+  {:else if !signed.state}
+    <p class="loading" role="status">{signed.error || 'Opening.'}</p>
+  {:else if !signed.who}
+    <SignIn />
+  {:else if !planId}
+    <Farms />
+  {:else if open.view?.id === planId && open.catalogue}
+    {#key planId}<Router routes={planRoutes} />{/key}
+  {:else if open.error}
+    <p class="loading"><a href="#/">To your farms</a></p>
+  {:else}
     <p class="loading" role="status">Opening the plan.</p>
   {/if}
 </main>
+{#if open.conflict}<Conflict conflict={open.conflict} />{/if}
+{#if keysShown}<Keys onclose={() => (keysShown = false)} />{/if}
 
 <style>
-  header {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 0 1.5rem;
-    background: var(--panel);
-    border-bottom: 3px solid var(--cobalt);
-    padding: 0 20px;
-  }
-  .farm {
-    display: flex;
-    align-items: baseline;
-    gap: 0.75rem;
-    padding: 0.6rem 0;
-  }
-  .farm strong {
-    color: var(--cobalt);
-    font-size: 1.2rem;
-  }
-  nav {
-    display: flex;
-    flex: 1;
-  }
-  nav a {
-    padding: 0.85rem 0.9rem;
-    color: var(--ink);
-    text-decoration: none;
-    font-weight: 600;
-  }
-  nav a:hover {
-    background: var(--frost);
-  }
-  nav a[aria-current] {
-    background: var(--cobalt);
-    color: #ffffff;
-  }
-  .settings {
-    display: flex;
-    align-items: center;
-    gap: 0.75rem;
-  }
   .error {
     margin: 0.75rem 20px 0;
     padding: 0.5rem 0.9rem;

@@ -53,6 +53,11 @@ export function today(): string {
   return `${now.getFullYear()}-${pad(now.getMonth() + 1)}-${pad(now.getDate())}`;
 }
 
+/** The first day of this month by the user's clock. */
+export function firstOfMonth(): string {
+  return `${today().slice(0, 8)}01`;
+}
+
 function pad(n: number): string {
   return String(n).padStart(2, '0');
 }

@@ -2,12 +2,21 @@ import {
   api,
   Refusal,
   type Catalogue,
+  type Doubt,
   type Edit,
   type PlanView,
+  type Problem,
   type YearView,
 } from './api/client';
 import { problemText } from './words';
 import type { System } from './units';
+
+/** Edits of mine that were made on a plan which somebody changed meanwhile. */
+export interface Conflict {
+  edits: Edit[];
+  base: number;
+  problem: Problem;
+}
 
 /** The open plan: what is stored, what is being tried out, and what stood before the last edit. */
 class OpenPlan {
@@ -16,9 +25,13 @@ class OpenPlan {
   trial = $state<YearView | null>(null);
   before = $state<YearView | null>(null);
   error = $state('');
-  trialError = $state('');
+  trialProblem = $state<Problem | null>(null);
+  conflict = $state<Conflict | null>(null);
   system = $state<System>('METRIC');
   private trialNumber = 0;
+  private trying = false;
+  private next: Edit[] | null = null;
+  private settle: ((taken: boolean) => void) | null = null;
 
   /** The year to draw: the one tried out while there is one. */
   get year(): YearView {
@@ -30,59 +43,163 @@ class OpenPlan {
     return this.trial ? this.view!.year : this.before;
   }
 
-  async open() {
+  get mayPlan(): boolean {
+    return this.view?.role === 'OWNER' || this.view?.role === 'PLANNER';
+  }
+
+  get trialError(): string {
+    return this.trialProblem ? problemText(this.trialProblem, this.system) : '';
+  }
+
+  /** What is wrong with one input of what is being tried out. */
+  wrong(field: string): string {
+    return this.trialProblem?.field === field ? this.trialError : '';
+  }
+
+  /** What is hard to believe in one input of a field, group or lot. */
+  doubt(subjectId: string, field: string): Doubt | undefined {
+    return this.year.doubts.find((d) => d.subjectId === subjectId && d.field === field);
+  }
+
+  async needCatalogue() {
+    this.catalogue ??= await api.catalogue();
+  }
+
+  async open(id: string) {
     try {
-      const plans = await api.plans();
-      this.catalogue = await api.catalogue();
-      this.view = await api.plan(plans[0].slug);
-      this.system = this.view.farm.units;
+      await this.needCatalogue();
+      this.show(await api.plan(id));
+      this.before = null;
+      this.system = this.view!.farm.units;
     } catch (e) {
+      this.close();
       this.error = this.explain(e);
     }
   }
 
-  /** Stores edits as one revision. True when they were taken. */
+  close() {
+    this.dropTrial();
+    this.view = null;
+    this.before = null;
+    this.conflict = null;
+    this.error = '';
+  }
+
+  /** Takes over what is stored now. */
+  private show(view: PlanView) {
+    this.dropTrial();
+    this.before = this.view?.id === view.id ? this.view.year : null;
+    this.view = view;
+    this.error = '';
+  }
+
+  /** Stores edits as one revision. True when they were taken, perhaps on top of somebody else's. */
   async edit(edits: Edit[]): Promise<boolean> {
-    const view = this.view!;
+    const { id, revision } = this.view!;
     try {
-      const changed = await api.edit(view.id, view.revision, edits);
-      this.trialNumber++;
-      this.before = view.year;
-      this.view = changed;
-      this.trial = null;
-      this.error = '';
-      this.trialError = '';
+      this.show(await api.edit(id, revision, null, edits));
       return true;
     } catch (e) {
-      this.error = this.explain(e);
       if (e instanceof Refusal && e.problem.code === 'stale_revision') {
-        this.view = await api.plan(view.id);
-        this.trial = null;
+        this.conflict = { edits, base: revision, problem: e.problem };
+        return new Promise((settle) => (this.settle = settle));
       }
+      this.error = this.explain(e);
       return false;
     }
   }
 
-  /** Shows what edits would do; only the newest answer counts. */
-  async tryOut(edits: Edit[]) {
-    const number = ++this.trialNumber;
+  /** Puts mine on top of what I was told; told again when the plan has moved on once more. */
+  async putOnTop() {
+    const { edits, base, problem } = this.conflict!;
     try {
-      const year = await api.trial(this.view!.id, edits);
-      if (number === this.trialNumber) {
-        this.trial = year;
-        this.trialError = '';
-      }
+      this.show(await api.edit(this.view!.id, base, problem.revision!, edits));
+      this.settled(true);
     } catch (e) {
-      if (number === this.trialNumber) {
-        this.trialError = this.explain(e);
+      if (e instanceof Refusal && e.problem.code === 'stale_revision') {
+        this.conflict = { edits, base, problem: e.problem };
+        return;
+      }
+      this.error = this.explain(e);
+      await this.dropMine();
+    }
+  }
+
+  /** Gives mine up and shows what is stored. */
+  async dropMine() {
+    const said = this.error;
+    this.show(await api.plan(this.view!.id));
+    this.error = said;
+    this.settled(false);
+  }
+
+  private settled(taken: boolean) {
+    this.conflict = null;
+    this.settle?.(taken);
+    this.settle = null;
+  }
+
+  async undo() {
+    if (this.mayPlan && this.view?.undo)
+      await this.step(api.undo(this.view.id, this.view.revision));
+  }
+
+  async redo() {
+    if (this.mayPlan && this.view?.redo)
+      await this.step(api.redo(this.view.id, this.view.revision));
+  }
+
+  /** Takes a whole new state of the plan; where it moved on meanwhile, shows it and says so. */
+  async step(answer: Promise<PlanView>): Promise<boolean> {
+    try {
+      this.show(await answer);
+      return true;
+    } catch (e) {
+      if (e instanceof Refusal && e.problem.code === 'stale_revision') {
+        this.show(await api.plan(this.view!.id));
+      }
+      this.error = this.explain(e);
+      return false;
+    }
+  }
+
+  /** Shows what edits would do: one question at a time, always the newest next. */
+  async tryOut(edits: Edit[]) {
+    this.trialNumber++;
+    this.next = edits;
+    if (this.trying) return;
+    this.trying = true;
+    while (this.next) {
+      const number = this.trialNumber;
+      const asked: Edit[] = this.next;
+      this.next = null;
+      try {
+        const year = await api.trial(this.view!.id, asked);
+        if (number === this.trialNumber) {
+          this.trial = year;
+          this.trialProblem = null;
+        }
+      } catch (e) {
+        if (number === this.trialNumber) {
+          if (e instanceof Refusal) this.trialProblem = e.problem;
+          else this.error = String(e);
+        }
       }
     }
+    this.trying = false;
+  }
+
+  /** Shows a year that is not the stored one, such as one of the history. */
+  showYear(year: YearView) {
+    this.dropTrial();
+    this.trial = year;
   }
 
   dropTrial() {
     this.trialNumber++;
+    this.next = null;
     this.trial = null;
-    this.trialError = '';
+    this.trialProblem = null;
   }
 
   explain(e: unknown): string {
@@ -92,15 +209,20 @@ class OpenPlan {
 
 export const open = new OpenPlan();
 
-/** A short id that no item of the list has. */
+const LETTERS = 'abcdefghjkmnpqrstuvwxyz23456789';
+
+/** A short id that no item has, here or in another browser at the same moment. */
 export function freshId(name: string, taken: string[]): string {
   const base =
     name
       .toLowerCase()
       .replace(/[^a-z0-9]+/g, '-')
       .replace(/^-|-$/g, '')
-      .slice(0, 30) || 'item';
-  let id = base;
-  for (let n = 2; taken.includes(id); n++) id = `${base}-${n}`;
+      .slice(0, 26) || 'item';
+  let id: string;
+  do {
+    const tail = Array.from(crypto.getRandomValues(new Uint8Array(5)));
+    id = `${base}-${tail.map((b) => LETTERS[b % LETTERS.length]).join('')}`;
+  } while (taken.includes(id));
   return id;
 }

@@ -1,6 +1,16 @@
 /** Sentences. The server sends codes and figures; what they mean in words is written here. */
-import type { Gap, Lever, LotYear, PlanView, Problem, YearView } from './api/client';
-import { longDay } from './dates';
+import type {
+  Change,
+  Doubt,
+  Role,
+  Gap,
+  Lever,
+  LotYear,
+  PlanView,
+  Problem,
+  YearView,
+} from './api/client';
+import { longDate, longDay } from './dates';
 import { amount, figure, quantityOf, unitOf, type System } from './units';
 
 type Farm = PlanView['farm'];
@@ -144,6 +154,85 @@ const FIELD_NAMES: Record<string, string> = {
   'step.dates': 'Dates',
 };
 
+/** "beef/first_calf_heifer" as "beef, first calf heifer". */
+export function kindName(id: string): string {
+  return id.replace('/', ', ').replace(/_/g, ' ');
+}
+
+export const ROLES: Record<Role, { one: string; plural: string; may: string }> = {
+  OWNER: {
+    one: 'an owner',
+    plural: 'owners',
+    may: 'changes plans, invites people, removes plans and the farm',
+  },
+  PLANNER: { one: 'a planner', plural: 'planners and owners', may: 'changes plans' },
+  HELPER: {
+    one: 'a helper',
+    plural: 'helpers, planners and owners',
+    may: 'looks and tries things out; will write records once there are any',
+  },
+  READER: { one: 'a reader', plural: 'everybody here', may: 'looks and tries things out' },
+};
+
+/** A member of the API in plain words with its unit: "Area, ac". */
+export function memberName(member: string, system: System): string {
+  const bare = member
+    .slice(member.lastIndexOf('.') + 1)
+    .replace(/(Kg|Ha|Share|Inclusive|Exclusive|Id)(Per[A-Za-z]+)?$/, '')
+    .replace(/([A-Z])/g, ' $1')
+    .toLowerCase();
+  const name = FIELD_NAMES[member] ?? bare.charAt(0).toUpperCase() + bare.slice(1);
+  const unit = unitOf(quantityOf(member), system);
+  return unit ? `${name}, ${unit}` : name;
+}
+
+/** The value of a member in the user's units. */
+export function memberValue(member: string, value: unknown, system: System): string {
+  if (value === null || value === undefined || value === '') return 'not stated';
+  if (typeof value === 'number') return figure(value, quantityOf(member), system);
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (Array.isArray(value)) {
+    return value
+      .map((v) => (typeof v === 'number' ? figure(v, quantityOf(member), system) : String(v)))
+      .join(', ');
+  }
+  return String(value);
+}
+
+/** One change of an import in a sentence. */
+export function changeText(change: Change): string {
+  const what = {
+    SETTINGS: 'the settings of',
+    YEAR: 'the plan',
+    FIELD: 'field',
+    GROUP: 'group',
+    LOT: 'lot',
+    FEEDING: 'the order of feeds of',
+    CLOSING: 'the shutting of',
+    CUT: 'the cut of',
+    PURCHASE: 'the purchase',
+  }[change.what];
+  const verb = { ADDED: 'Adds', REMOVED: 'Removes', CHANGED: 'Changes' }[change.kind];
+  return `${verb} ${what} ${change.name}`;
+}
+
+/** What is hard to believe in a figure, and what is usual. */
+export function doubtText(doubt: Doubt, system: System): string {
+  const q = quantityOf(doubt.field);
+  const unit = unitOf(q, system);
+  const usual = `${figure(doubt.usualMin, q, system)} to ${figure(doubt.usualMax, q, system)}${unit ? ' ' + unit : ''}`;
+  switch (doubt.code) {
+    case 'NO_CLIMATE_GROWS_THIS':
+      return doubt.field === 'stand.monthlyKgPerHaDay'
+        ? `Doubtful: the mean over the year is ${figure(doubt.value, q, system)}; no climate in the tables grows beyond ${usual}. Taken as typed.`
+        : `Doubtful: no climate in the tables grows beyond ${usual} in a year. Taken as typed.`;
+    case 'DAMP_HAY_HEATS':
+      return `Hay this damp heats in a stack and can burn: ${usual} is safe. Ask your adviser before you stack it.`;
+    case 'UNUSUAL':
+      return `Unusual: ${usual} is usual. Taken as typed.`;
+  }
+}
+
 /** A refusal in the user's units, with what would be accepted. */
 export function problemText(problem: Problem, system: System): string {
   const field = problem.field ?? '';
@@ -161,7 +250,15 @@ export function problemText(problem: Problem, system: System): string {
     case 'dates_reversed':
       return `${name || 'Dates'}: the first day must come before the last.`;
     case 'stale_revision':
-      return `Somebody changed the plan meanwhile (${(problem.since ?? []).join('; ')}). It has been loaded afresh; make your change again.`;
+      return `Somebody changed the plan meanwhile (${(problem.since ?? []).map((r) => r.words).join('; ')}). It is shown afresh.`;
+    case 'role_too_low':
+      return `This is for ${ROLES[problem.needed!].plural}; you are ${ROLES[problem.has!].one} here.`;
+    case 'weaned_before_birth':
+      return `Weaning: ${problem.detail.replace(/^[^:]*: /, '').replace(/--(\d\d)-(\d\d)/g, (_, m, d) => longDate(`2025-${m}-${d}`))}.`;
+    case 'too_many':
+      return `Too many attempts. Wait ${problem.value} seconds.`;
+    case 'bad_rows':
+      return 'Some rows cannot be taken; nothing was changed.';
     case 'no_curve':
       return 'The tables hold no growth for this stand in this climate. Type the twelve monthly rates.';
     default:

@@ -19,6 +19,26 @@ export type Gap = Schemas['Gap'];
 export type Lever = Schemas['LeverView'];
 export type Catalogue = Schemas['CatalogueView'];
 export type PlanRow = Schemas['Row'];
+export type Session = Schemas['Session'];
+export type FarmRow = Schemas['Known'];
+export type Role = Schemas['Known']['role'];
+export type Revision = Schemas['Revision'];
+export type Circle = Schemas['Circle'];
+export type Offer = Schemas['Offer'];
+export type NewFarm = Schemas['NewFarm'];
+export type FilePreview = Schemas['FilePreview'];
+export type ChangePreview = Schemas['ChangePreview'];
+export type Change = Schemas['Change'];
+export type Doubt = Schemas['Doubt'];
+export type ListKind = 'FIELDS' | 'GROUPS' | 'LOTS';
+
+/** What both of two people changed. */
+export interface Clash {
+  name: string;
+  member: string;
+  mine: unknown;
+  theirs: unknown;
+}
 
 /** A refusal as the server gives it; amounts in SI, the unit at the end of `field`. */
 export interface Problem {
@@ -29,7 +49,12 @@ export interface Problem {
   value?: unknown;
   min?: number | null;
   max?: number | null;
-  since?: string[];
+  revision?: number;
+  since?: Revision[];
+  clashes?: Clash[];
+  needed?: Role;
+  has?: Role;
+  problems?: { row: number; column: string; message: string }[];
 }
 
 export class Refusal extends Error {
@@ -43,25 +68,29 @@ function csrfToken(): string {
   return found ? decodeURIComponent(found.slice('XSRF-TOKEN='.length)) : '';
 }
 
-async function call<T>(path: string, body?: unknown): Promise<T> {
+/** Told when the server no longer knows who asks. */
+export const signedOut = { tell: () => {} };
+
+async function send<T>(method: string, path: string, type?: string, body?: string): Promise<T> {
   let answer: Response;
   try {
     answer = await fetch(`/api${path}`, {
-      method: body === undefined ? 'GET' : 'POST',
-      headers:
-        body === undefined
-          ? {}
-          : { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': csrfToken() },
-      body: body === undefined ? undefined : JSON.stringify(body),
+      method,
+      headers: {
+        ...(method === 'GET' ? {} : { 'X-XSRF-TOKEN': csrfToken() }),
+        ...(type ? { 'Content-Type': type } : {}),
+      },
+      body,
     });
   } catch {
     throw new Refusal({ status: 0, code: 'offline', detail: 'The server does not answer.' });
   }
-  const json = await answer.json().catch(() => ({}));
+  const json = answer.status === 204 ? {} : await answer.json().catch(() => ({}));
   if (!answer.ok) {
+    if (json.code === 'sign_in') signedOut.tell();
     throw new Refusal({
       code: 'unknown',
-      detail: answer.statusText,
+      detail: answer.statusText || 'The server refused.',
       ...json,
       status: answer.status,
     });
@@ -69,20 +98,70 @@ async function call<T>(path: string, body?: unknown): Promise<T> {
   return json as T;
 }
 
+const get = <T>(path: string) => send<T>('GET', path);
+const post = <T>(path: string, body: unknown = {}) =>
+  send<T>('POST', path, 'application/json', JSON.stringify(body));
+const put = <T>(path: string, body: unknown) =>
+  send<T>('PUT', path, 'application/json', JSON.stringify(body));
+const remove = <T>(path: string) => send<T>('DELETE', path);
+const file = <T>(path: string, text: string) => send<T>('POST', path, 'application/json', text);
+const csv = <T>(path: string, text: string) => send<T>('POST', path, 'text/csv', text);
+const query = (of: Record<string, string>) => new URLSearchParams(of).toString();
+
 export const api = {
-  plans: () => call<PlanRow[]>('/plans'),
-  plan: (id: string) => call<PlanView>(`/plans/${id}`),
-  catalogue: () => call<Catalogue>('/catalogue'),
-  edit: (id: string, revision: number, edits: Edit[]) =>
-    call<PlanView>(`/plans/${id}/edits`, { revision, edits }),
-  trial: (id: string, edits: Edit[]) => call<YearView>(`/plans/${id}/trial`, { edits }),
+  session: () => get<Session>('/session'),
+  signIn: (email: string, password: string) => post<Session>('/session', { email, password }),
+  signOut: () => remove<Session>('/session'),
+  demo: () => post<Session>('/session/demo'),
+  first: (name: string, email: string, password: string) =>
+    post<Session>('/people/first', { name, email, password }),
+  changePassword: (old: string, password: string) =>
+    post<Session>('/people/password', { old, password }),
+  offer: (token: string) => get<Offer>(`/invitations/${token}`),
+  accept: (token: string, name: string, email: string, password: string) =>
+    post<Session>(`/invitations/${token}`, { name, email, password }),
+  acceptAsMe: (token: string) => post<Session>(`/invitations/${token}/mine`),
+
+  farms: () => get<FarmRow[]>('/farms'),
+  makeFarm: (farm: NewFarm) => post<{ farm: string; plan: string }>('/farms', farm),
+  removeFarm: (farm: string) => remove(`/farms/${farm}`),
+  people: (farm: string) => get<Circle>(`/farms/${farm}/people`),
+  invite: (farm: string, name: string, role: Role) =>
+    post<{ token: string }>(`/farms/${farm}/invitations`, { name, role }),
+  withdraw: (farm: string, id: number) => remove(`/farms/${farm}/invitations/${id}`),
+  setRole: (farm: string, id: number, role: Role) => put(`/farms/${farm}/people/${id}`, { role }),
+  removeMember: (farm: string, id: number) => remove(`/farms/${farm}/people/${id}`),
+
+  plans: () => get<PlanRow[]>('/plans'),
+  plan: (id: string) => get<PlanView>(`/plans/${id}`),
+  catalogue: () => get<Catalogue>('/catalogue'),
+  edit: (id: string, revision: number, onTopOf: number | null, edits: Edit[]) =>
+    post<PlanView>(`/plans/${id}/edits`, { revision, onTopOf, edits }),
+  trial: (id: string, edits: Edit[]) => post<YearView>(`/plans/${id}/trial`, { edits }),
+  undo: (id: string, revision: number) => post<PlanView>(`/plans/${id}/undo`, { revision }),
+  redo: (id: string, revision: number) => post<PlanView>(`/plans/${id}/redo`, { revision }),
+  back: (id: string, revision: number, to: number) =>
+    post<PlanView>(`/plans/${id}/back`, { revision, to }),
+  history: (id: string, before: number | null) =>
+    get<Revision[]>(`/plans/${id}/history` + (before ? `?before=${before}` : '')),
+  at: (id: string, revision: number) => get<YearView>(`/plans/${id}/history/${revision}`),
+  copy: (id: string, name: string) => post<{ id: string }>(`/plans/${id}/copy`, { name }),
+  removePlan: (id: string) => remove(`/plans/${id}`),
   levers: (id: string, gap: number, buyDate: string, patternLotId: string | null) =>
-    call<Lever[]>(
+    get<Lever[]>(
       `/plans/${id}/levers?` +
-        new URLSearchParams({
-          gap: String(gap),
-          buyDate,
-          ...(patternLotId ? { patternLotId } : {}),
-        }),
+        query({ gap: String(gap), buyDate, ...(patternLotId ? { patternLotId } : {}) }),
     ),
+
+  previewFarm: (text: string) => file<FilePreview>('/farms/file/preview', text),
+  makeFarmOf: (text: string) => file<{ farm: string; plan: string }>('/farms/file', text),
+  addPlans: (farm: string, text: string) => file<{ plans: string[] }>(`/farms/${farm}/file`, text),
+  previewReplace: (id: string, text: string) =>
+    file<ChangePreview>(`/plans/${id}/file/preview`, text),
+  replace: (id: string, revision: number, text: string) =>
+    file<PlanView>(`/plans/${id}/file?${query({ revision: String(revision) })}`, text),
+  previewList: (id: string, kind: ListKind, text: string) =>
+    csv<ChangePreview>(`/plans/${id}/lists/${kind}/preview`, text),
+  takeList: (id: string, kind: ListKind, revision: number, text: string) =>
+    csv<PlanView>(`/plans/${id}/lists/${kind}?${query({ revision: String(revision) })}`, text),
 };

@@ -1,15 +1,21 @@
 <script lang="ts">
+  import Beside from './Beside.svelte';
+  import { said } from './said';
+
   let {
     label,
+    name = undefined,
     value,
     onchange,
     hint = '',
   }: {
     label: string;
+    name?: string;
     value: string | null;
     onchange: (iso: string | null) => void;
     hint?: string;
   } = $props();
+  const told = said(() => name);
 </script>
 
 <label class="field">
@@ -17,8 +23,10 @@
   <input
     class="input figure"
     type="date"
+    min="1990-01-01"
+    max="2102-12-31"
     value={value ?? ''}
     onchange={(e) => onchange(e.currentTarget.value || null)}
   />
-  {#if hint}<span class="quiet">{hint}</span>{/if}
+  <Beside wrong={told.wrong} {hint} />
 </label>

@@ -3,6 +3,7 @@
   import { endAfter, lastDay } from '../dates';
   import { open } from '../plan.svelte';
   import { rounded } from '../units';
+  import { about } from './said';
   import Choice from './Choice.svelte';
   import DateField from './DateField.svelte';
   import type { Draft } from './draft.svelte';
@@ -12,6 +13,7 @@
 
   let { draft }: { draft: Draft<Field> } = $props();
 
+  about(() => draft.item?.id ?? '');
   const field = $derived(draft.item!);
   const stand = $derived(field.stand);
   const forage = $derived(open.catalogue!.forages.find((f) => f.id === stand.forageId)!);
@@ -56,9 +58,15 @@
 </script>
 
 <div class="grid">
-  <TextField label="Name" value={field.name} oninput={(v) => draft.set('name', v)} />
+  <TextField
+    label="Name"
+    name="field.name"
+    value={field.name}
+    oninput={(v) => draft.set('name', v)}
+  />
   <NumberField
     label="Area"
+    name="field.areaHa"
     quantity="area"
     value={field.areaHa}
     onchange={(v) => v !== null && draft.set('areaHa', v)}
@@ -91,6 +99,7 @@
   <div class="grid">
     <NumberField
       label="Growth in a normal year"
+      name="stand.yieldKgPerHa"
       quantity="massPerArea"
       value={stand.yieldKgPerHa}
       onchange={(v) => setStand({ yieldKgPerHa: v })}
@@ -108,6 +117,7 @@
 <div class="grid">
   <NumberField
     label="Cover on the first day"
+    name="stand.openingCoverKgPerHa"
     quantity="massPerArea"
     value={stand.openingCoverKgPerHa}
     optional
@@ -116,6 +126,7 @@
   />
   <NumberField
     label="Of it standing dead"
+    name="stand.openingDeadShare"
     quantity="share"
     value={stand.openingDeadShare}
     onchange={(v) => v !== null && setStand({ openingDeadShare: v })}
@@ -132,6 +143,7 @@
   />
   <NumberField
     label="Utilization"
+    name="field.utilization"
     quantity="share"
     value={field.utilization}
     optional
@@ -140,6 +152,7 @@
   />
   <NumberField
     label="Leave at (residual)"
+    name="field.residualKgPerHa"
     quantity="massPerArea"
     value={field.residualKgPerHa}
     optional
@@ -149,6 +162,7 @@
   />
   <NumberField
     label="Turn in at"
+    name="field.turnInKgPerHa"
     quantity="massPerArea"
     value={field.turnInKgPerHa}
     optional
@@ -165,6 +179,7 @@
   />
   <DateField
     label="There to, last day"
+    name="stand.dates"
     value={stand.toExclusive ? lastDay(stand.toExclusive) : null}
     onchange={(v) => setStand({ toExclusive: v ? endAfter(v) : null })}
   />
@@ -177,7 +192,12 @@
     onchange={(e) => draft.set('hayable', e.currentTarget.checked)}
   /> Can be cut for hay</label
 >
-<TextField label="Note" value={field.note} oninput={(v) => draft.set('note', v)} />
+<TextField
+  label="Note"
+  name="field.note"
+  value={field.note}
+  oninput={(v) => draft.set('note', v)}
+/>
 {#if forage.prussicAcid || forage.toxicEndophyte}
   <p class="caution">
     {forage.prussicAcid

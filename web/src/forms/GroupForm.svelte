@@ -2,6 +2,8 @@
   import type { AnimalGroup } from '../api/client';
   import { endAfter, lastDay } from '../dates';
   import { open } from '../plan.svelte';
+  import { kindName } from '../words';
+  import { about } from './said';
   import Choice from './Choice.svelte';
   import DateField from './DateField.svelte';
   import MonthDayField from './MonthDayField.svelte';
@@ -11,11 +13,12 @@
   let { group, onchange }: { group: AnimalGroup; onchange: (group: AnimalGroup) => void } =
     $props();
 
+  about(() => group.id);
   const kind = $derived(open.catalogue!.kinds.find((k) => k.id === group.kind)!);
   const kinds = $derived(
     open.catalogue!.kinds.map((k) => ({
       id: k.id,
-      name: k.id.replace('/', ', ').replace(/_/g, ' '),
+      name: kindName(k.id),
     })),
   );
 
@@ -35,16 +38,18 @@
 </script>
 
 <div class="grid">
-  <TextField label="Name" value={group.name} oninput={(v) => set('name', v)} />
+  <TextField label="Name" name="group.name" value={group.name} oninput={(v) => set('name', v)} />
   <Choice label="Kind" value={group.kind} options={kinds} onchange={setKind} />
   <NumberField
     label="Head"
+    name="group.head"
     quantity="count"
     value={group.head}
     onchange={(v) => v !== null && set('head', Math.round(v))}
   />
   <NumberField
     label="Weight of one"
+    name="group.weightKg"
     quantity="weight"
     value={group.weightKg}
     hint={kind.dam ? '' : 'On the day it comes in'}
@@ -60,24 +65,28 @@
     {#if group.birthStart}
       <NumberField
         label="Births spread over days"
+        name="group.birthSpreadDays"
         quantity="count"
         value={group.birthSpreadDays}
         onchange={(v) => v !== null && set('birthSpreadDays', Math.round(v))}
       />
       <NumberField
         label="Young for each dam"
+        name="group.youngPerDam"
         quantity="plain"
         value={group.youngPerDam}
         onchange={(v) => v !== null && set('youngPerDam', v)}
       />
       <MonthDayField
         label="Weaning"
+        name="group.weaning"
         value={group.weaning}
         none={`${kind.weaningDayDefault} days after`}
         onchange={(v) => set('weaning', v)}
       />
       <MonthDayField
         label="Young leave"
+        name="group.youngLeave"
         value={group.youngLeave}
         none="at weaning"
         onchange={(v) => set('youngLeave', v)}
@@ -86,6 +95,7 @@
   {:else}
     <NumberField
       label="Daily gain"
+      name="group.gainKgPerDay"
       quantity="gain"
       value={group.gainKgPerDay}
       onchange={(v) => v !== null && set('gainKgPerDay', v)}
@@ -93,6 +103,7 @@
   {/if}
   <NumberField
     label="Flat intake"
+    name="group.flatIntakeKgPerHeadDay"
     quantity="perDay"
     value={group.flatIntakeKgPerHeadDay}
     optional
@@ -107,6 +118,7 @@
   />
   <DateField
     label="Here to, last day"
+    name="group.dates"
     value={group.toExclusive ? lastDay(group.toExclusive) : null}
     onchange={(v) => set('toExclusive', v ? endAfter(v) : null)}
   />

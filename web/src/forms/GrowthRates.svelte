@@ -1,6 +1,8 @@
 <script lang="ts">
   import { MONTH_NAMES } from '../dates';
   import { open } from '../plan.svelte';
+  import Beside from './Beside.svelte';
+  import { said } from './said';
   import { amount, figure, rounded, toSi, unitOf } from '../units';
 
   let {
@@ -9,6 +11,7 @@
     onchange,
   }: { rates: number[]; editable: boolean; onchange: (rates: number[]) => void } = $props();
 
+  const told = said(() => 'stand.monthlyKgPerHaDay');
   const HEIGHT = 56;
   const peak = $derived(Math.max(1, ...rates));
   const annual = $derived(
@@ -53,6 +56,7 @@
       </div>
     {/each}
   </div>
+  <Beside wrong={told.wrong} doubt={told.doubt} />
 </div>
 
 <style>

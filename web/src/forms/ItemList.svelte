@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { open } from '../plan.svelte';
+
   let {
     title,
     items,
@@ -8,7 +10,7 @@
     onadd,
   }: {
     title: string;
-    items: { id: string; name: string; figure: string; note: string }[];
+    items: { id: string; name: string; figure: string; note: string; doubtful: boolean }[];
     chosenId: string | null;
     onchoose: (id: string) => void;
     addLabel: string;
@@ -19,7 +21,7 @@
 <section aria-label={title}>
   <div class="head">
     <h1>{title}</h1>
-    <button class="btn plain" onclick={onadd}>{addLabel}</button>
+    {#if open.mayPlan}<button class="btn plain" onclick={onadd}>{addLabel}</button>{/if}
   </div>
   <ul class="panel">
     {#each items as item (item.id)}
@@ -29,7 +31,9 @@
           aria-pressed={item.id === chosenId}
           onclick={() => onchoose(item.id)}
         >
-          <span class="name">{item.name}</span>
+          <span class="name"
+            >{item.name}{#if item.doubtful}<span class="doubtful">doubtful</span>{/if}</span
+          >
           <span class="figure">{item.figure}</span>
           <span class="note">{item.note}</span>
         </button>
@@ -69,6 +73,14 @@
   }
   .name {
     font-weight: 600;
+  }
+  .doubtful {
+    margin-left: 0.5rem;
+    padding: 0 0.35rem;
+    border: 1px solid var(--standing-dark);
+    border-left: 4px solid var(--standing);
+    font-size: 12px;
+    font-weight: 400;
   }
   .note {
     grid-column: 1 / -1;

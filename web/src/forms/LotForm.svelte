@@ -2,6 +2,7 @@
   import type { Lot } from '../api/client';
   import { open } from '../plan.svelte';
   import { amount } from '../units';
+  import { about } from './said';
   import Choice from './Choice.svelte';
   import NumberField from './NumberField.svelte';
   import TextField from './TextField.svelte';
@@ -16,6 +17,7 @@
     currency: string;
   } = $props();
 
+  about(() => lot.id);
   const losses = $derived(open.catalogue!.losses);
   const ways = (stage: string) => losses.filter((l) => l.stage === stage);
   const percent = (share: number) => `${Math.round(share * 1000) / 10}%`;
@@ -28,16 +30,23 @@
 </script>
 
 <div class="grid">
-  <TextField label="Name" value={lot.name} oninput={(v) => onchange('name', v)} />
+  <TextField label="Name" name="lot.name" value={lot.name} oninput={(v) => onchange('name', v)} />
   <NumberField
     label="Units"
+    name="lot.units"
     quantity="count"
     value={lot.units}
     onchange={(v) => v !== null && onchange('units', Math.round(v))}
   />
-  <TextField label="One unit is a" value={lot.unitName} oninput={(v) => onchange('unitName', v)} />
+  <TextField
+    label="One unit is a"
+    name="lot.unitName"
+    value={lot.unitName}
+    oninput={(v) => onchange('unitName', v)}
+  />
   <NumberField
     label="Weight of one, as fed"
+    name="lot.kgPerUnitAsFed"
     quantity="weight"
     value={lot.kgPerUnitAsFed}
     hint="Weigh a few"
@@ -45,12 +54,14 @@
   />
   <NumberField
     label="Dry matter"
+    name="lot.dmShare"
     quantity="share"
     value={lot.dmShare}
     onchange={(v) => v !== null && onchange('dmShare', v)}
   />
   <NumberField
     label={`Price, ${currency}`}
+    name="lot.pricePerTonneAsFed"
     quantity="pricePerMass"
     value={lot.pricePerTonneAsFed}
     optional
@@ -71,7 +82,7 @@
     hint={lossHint(lot.feedingMethodId)}
     onchange={(v) => onchange('feedingMethodId', v)}
   />
-  <TextField label="Note" value={lot.note} oninput={(v) => onchange('note', v)} />
+  <TextField label="Note" name="lot.note" value={lot.note} oninput={(v) => onchange('note', v)} />
 </div>
 <p class="quiet">
   One unit holds {amount(lot.kgPerUnitAsFed * lot.dmShare, 'weight', open.system)} of dry matter as it

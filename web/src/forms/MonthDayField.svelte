@@ -1,17 +1,22 @@
 <script lang="ts">
   import { MONTH_NAMES } from '../dates';
+  import Beside from './Beside.svelte';
+  import { said } from './said';
 
   let {
     label,
+    name = undefined,
     value,
     onchange,
     none = 'not set',
   }: {
     label: string;
+    name?: string;
     value: string | null;
     onchange: (monthDay: string | null) => void;
     none?: string;
   } = $props();
+  const told = said(() => name);
 
   const month = $derived(value ? Number(value.slice(2, 4)) : 0);
   const day = $derived(value ? Number(value.slice(5, 7)) : 1);
@@ -51,6 +56,7 @@
       />
     {/if}
   </div>
+  <Beside wrong={told.wrong} />
 </fieldset>
 
 <style>

@@ -1,9 +1,12 @@
 <script lang="ts">
   import { open } from '../plan.svelte';
+  import Beside from './Beside.svelte';
+  import { said } from './said';
   import { rounded, toSi, unitOf, type Quantity } from '../units';
 
   let {
     label,
+    name = undefined,
     value,
     quantity,
     onchange,
@@ -12,6 +15,8 @@
     hint = '',
   }: {
     label: string;
+    /** As the API names it, so that what is wrong with it is said here. */
+    name?: string;
     value: number | null;
     quantity: Quantity;
     onchange: (si: number | null) => void;
@@ -22,19 +27,20 @@
 
   const unit = $derived(unitOf(quantity, open.system));
   const text = $derived(value === null ? '' : String(rounded(value, quantity, open.system)));
-  let wrong = $state('');
+  let unread = $state('');
+  const told = said(() => name);
 
   function read(event: Event) {
     const typed = (event.currentTarget as HTMLInputElement).value.trim().replace(/,/g, '');
-    wrong = '';
+    unread = '';
     if (typed === '') {
       if (optional) onchange(null);
-      else wrong = 'A number is needed.';
+      else unread = 'A number is needed.';
       return;
     }
     const number = Number(typed);
     if (!Number.isFinite(number)) {
-      wrong = 'This is not a number.';
+      unread = 'This is not a number.';
       return;
     }
     if (typed !== text) onchange(toSi(number, quantity, open.system));
@@ -49,14 +55,7 @@
     value={text}
     {placeholder}
     oninput={read}
-    aria-invalid={wrong !== ''}
+    aria-invalid={unread !== '' || told.wrong !== ''}
   />
-  {#if wrong}<span class="wrong">{wrong}</span>{/if}
-  {#if hint}<span class="quiet">{hint}</span>{/if}
+  <Beside wrong={unread || told.wrong} doubt={told.doubt} {hint} />
 </label>
-
-<style>
-  .wrong {
-    color: var(--bare-dark);
-  }
-</style>

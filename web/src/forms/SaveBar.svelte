@@ -1,5 +1,6 @@
 <script lang="ts">
   import { open } from '../plan.svelte';
+  import { ROLES } from '../words';
 
   let {
     changed,
@@ -18,16 +19,23 @@
 
 {#if open.trialError}<p class="wrong" role="alert" data-testid="refusal">{open.trialError}</p>{/if}
 <div>
-  <button
-    class="btn preset-filled-primary-500"
-    disabled={!changed || open.trialError !== ''}
-    onclick={onsave}>Save {what}</button
-  >
-  <button class="btn plain" disabled={!changed} onclick={ondiscard}>Discard</button>
-  {#if onremove}<button class="btn plain remove" onclick={onremove}>Remove {what}</button>{/if}
-  <span class="quiet"
-    >{changed ? 'The year above shows this change; it is not saved yet.' : 'Saved.'}</span
-  >
+  {#if open.mayPlan}
+    <button
+      class="btn preset-filled-primary-500"
+      disabled={!changed || open.trialError !== ''}
+      onclick={onsave}>Save {what}</button
+    >
+    <button class="btn plain" disabled={!changed} onclick={ondiscard}>Discard</button>
+    {#if onremove}<button class="btn plain remove" onclick={onremove}>Remove {what}</button>{/if}
+    <span class="quiet"
+      >{changed ? 'The year above shows this change; it is not saved yet.' : 'Saved.'}</span
+    >
+  {:else}
+    <button class="btn plain" disabled={!changed} onclick={ondiscard}>Put it back</button>
+    <span class="quiet"
+      >You are {ROLES[open.view!.role].one} of this farm: try things out here, nothing is saved.</span
+    >
+  {/if}
 </div>
 
 <style>

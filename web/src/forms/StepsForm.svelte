@@ -102,8 +102,9 @@
               {source.name}
             </label>
           {/each}
-          {#if step.kind === 'STORE' && step.sourceIds.length === 0}<span class="quiet"
-              >None ticked: the whole store, in its order.</span
+          {#if step.sourceIds.length === 0}<span class="quiet"
+              >None ticked: {step.kind === 'STORE' ? 'the whole store' : 'every field'}, also what
+              is added later.</span
             >{/if}
         </div>
       </li>

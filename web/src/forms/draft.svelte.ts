@@ -5,12 +5,17 @@ import { open } from '../plan.svelte';
 export class Draft<T extends { id: string }> {
   item = $state<T | null>(null);
   changed = $state(false);
-  private timer: ReturnType<typeof setTimeout> | undefined;
 
-  constructor(private readonly toEdits: (item: T) => Edit[]) {}
+  /**
+   * @param toEdits the edits that store an item
+   * @param stored the stored item with that id, or the first one where there is none
+   */
+  constructor(
+    private readonly toEdits: (item: T) => Edit[],
+    private readonly stored: (id: string | null) => T | null,
+  ) {}
 
   choose(item: T | null, changed = false) {
-    clearTimeout(this.timer);
     this.item = item ? structuredClone($state.snapshot(item) as T) : null;
     this.changed = changed;
     open.dropTrial();
@@ -25,18 +30,27 @@ export class Draft<T extends { id: string }> {
 
   touch() {
     this.changed = true;
-    clearTimeout(this.timer);
-    this.timer = setTimeout(() => this.tryOut(), 60);
+    this.tryOut();
   }
 
+  /** Shows what is stored now, unless something is typed that is not. */
+  refresh() {
+    if (!this.changed) this.choose(this.stored(this.item?.id ?? null));
+  }
+
+  discard() {
+    this.choose(this.stored(this.item?.id ?? null));
+  }
+
+  /** Stores the item. Where somebody else's change won, theirs is shown. */
   async save(): Promise<boolean> {
-    clearTimeout(this.timer);
+    const revision = open.view!.revision;
     const taken = await open.edit(this.toEdits($state.snapshot(this.item) as T));
-    if (taken) this.changed = false;
+    if (taken || open.view!.revision !== revision) this.discard();
     return taken;
   }
 
   private tryOut() {
-    if (this.item) open.tryOut(this.toEdits($state.snapshot(this.item) as T));
+    if (this.item) void open.tryOut(this.toEdits($state.snapshot(this.item) as T));
   }
 }

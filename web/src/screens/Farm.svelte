@@ -8,36 +8,50 @@
   import SaveBar from '../forms/SaveBar.svelte';
   import TextField from '../forms/TextField.svelte';
   import { open } from '../plan.svelte';
+  import { signed } from '../session.svelte';
+  import Plans from './Plans.svelte';
   import MiniYear from '../ruler/MiniYear.svelte';
 
   interface Setting extends Settings {
     id: string;
     start: string;
     months: number;
+    planName: string;
   }
-  const draft = new Draft<Setting>((s) => [
-    {
-      setFarm: {
-        name: s.name,
-        note: s.note,
-        climateId: s.climateId,
-        units: s.units,
-        currency: s.currency,
-        audKg: s.audKg,
+  const draft = new Draft<Setting>(
+    (s) => [
+      {
+        setFarm: {
+          name: s.name,
+          note: s.note,
+          climateId: s.climateId,
+          units: s.units,
+          currency: s.currency,
+          audKg: s.audKg,
+        },
       },
-    },
-    { setYear: { start: s.start, months: s.months } },
-  ]);
+      { setYear: { start: s.start, months: s.months } },
+      ...(s.planName === open.view!.plan.name ? [] : [{ namePlan: s.planName }]),
+    ],
+    stored,
+  );
 
-  untrack(() => choose());
+  untrack(() => draft.choose(stored()));
+  $effect(() => {
+    void open.view?.revision;
+    untrack(() => draft.refresh());
+  });
   onDestroy(() => open.dropTrial());
 
   async function save() {
-    if (await draft.save()) open.system = open.view!.farm.units;
+    if (await draft.save()) {
+      open.system = open.view!.farm.units;
+      void signed.refresh();
+    }
   }
-  function choose() {
+  function stored(): Setting {
     const { farm, plan } = open.view!;
-    draft.choose({
+    return {
       id: 'farm',
       name: farm.name,
       note: farm.note,
@@ -47,7 +61,8 @@
       audKg: farm.audKg,
       start: plan.year.start,
       months: plan.year.months,
-    });
+      planName: plan.name,
+    };
   }
 </script>
 
@@ -57,7 +72,18 @@
   <section class="panel" aria-label="Farm and plan year">
     <h1>Farm and plan year</h1>
     <div class="grid">
-      <TextField label="Farm" value={s.name} oninput={(v) => draft.set('name', v)} />
+      <TextField
+        label="Farm"
+        name="farm.name"
+        value={s.name}
+        oninput={(v) => draft.set('name', v)}
+      />
+      <TextField
+        label="Plan"
+        name="plan.name"
+        value={s.planName}
+        oninput={(v) => draft.set('planName', v)}
+      />
       <Choice
         label="Climate"
         value={s.climateId}
@@ -73,20 +99,28 @@
         ]}
         onchange={(v) => draft.set('units', v as Settings['units'])}
       />
-      <TextField label="Currency" value={s.currency} oninput={(v) => draft.set('currency', v)} />
+      <TextField
+        label="Currency"
+        name="farm.currency"
+        value={s.currency}
+        oninput={(v) => draft.set('currency', v)}
+      />
       <NumberField
         label="An animal unit eats in a day"
+        name="farm.audKg"
         quantity="gain"
         value={s.audKg}
         onchange={(v) => v !== null && draft.set('audKg', v)}
       />
       <DateField
         label="Plan year begins"
+        name="year.start"
         value={s.start}
         onchange={(v) => v && draft.set('start', v)}
       />
       <NumberField
         label="Months"
+        name="year.months"
         quantity="count"
         value={s.months}
         hint="12 to 24"
@@ -100,8 +134,14 @@
         value={s.note}
         oninput={(e) => draft.set('note', e.currentTarget.value)}></textarea></label
     >
-    <SaveBar what="settings" changed={draft.changed} onsave={save} ondiscard={choose} />
+    <SaveBar
+      what="settings"
+      changed={draft.changed}
+      onsave={save}
+      ondiscard={() => draft.discard()}
+    />
   </section>
+  <Plans />
 {/if}
 
 <style>

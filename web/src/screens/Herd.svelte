@@ -6,6 +6,7 @@
   import ItemList from '../forms/ItemList.svelte';
   import SaveBar from '../forms/SaveBar.svelte';
   import StepsForm from '../forms/StepsForm.svelte';
+  import { usualGroup, usualSteps } from '../forms/usual';
   import { freshId, open } from '../plan.svelte';
   import MiniYear from '../ruler/MiniYear.svelte';
   import { amount } from '../units';
@@ -15,10 +16,10 @@
     group: AnimalGroup;
     steps: FeedStep[];
   }
-  const draft = new Draft<Mob>((mob) => [
-    { putGroup: mob.group },
-    { setFeeding: { groupId: mob.group.id, steps: mob.steps } },
-  ]);
+  const draft = new Draft<Mob>(
+    (mob) => [{ putGroup: mob.group }, { setFeeding: { groupId: mob.group.id, steps: mob.steps } }],
+    (id) => mob(groups.some((g) => g.id === id) ? id! : groups[0]?.id),
+  );
   const groups = $derived(open.view!.farm.groups);
   const items = $derived(
     groups.map((g) => {
@@ -27,6 +28,7 @@
         id: g.id,
         name: g.name,
         figure: `${g.head} head`,
+        doubtful: open.view!.year.doubts.some((d) => d.subjectId === g.id),
         note: `${amount(g.weightKg, 'weight', open.system)} each, needs ${amount(
           need.reduce((s, n) => s + n, 0),
           'bulk',
@@ -38,71 +40,37 @@
   const known = $derived(groups.some((g) => g.id === draft.item?.id));
 
   untrack(() => choose(groups[0]?.id));
+  $effect(() => {
+    void open.view?.revision;
+    untrack(() => draft.refresh());
+  });
   onDestroy(() => open.dropTrial());
 
-  function choose(id: string | undefined) {
+  function mob(id: string | undefined): Mob | null {
     const group = groups.find((g) => g.id === id);
-    draft.choose(
-      group
-        ? { id: group.id, group, steps: open.view!.plan.steps.filter((s) => s.groupId === id) }
-        : null,
-    );
+    return group
+      ? { id: group.id, group, steps: open.view!.plan.steps.filter((s) => s.groupId === id) }
+      : null;
+  }
+  function choose(id: string | undefined) {
+    draft.choose(mob(id));
   }
   function add() {
     const id = freshId(
       'group',
       groups.map((g) => g.id),
     );
-    const farm = open.view!.farm;
-    const ids = open.view!.plan.steps.map((s) => s.id);
-    const grazing = farm.fields.map((f) => f.id);
     draft.choose(
       {
         id,
-        group: {
-          id,
-          name: `Group ${groups.length + 1}`,
-          kind: 'beef/cow',
-          head: 10,
-          weightKg: 550,
-          gainKgPerDay: 0,
-          flatIntakeKgPerHeadDay: null,
-          birthStart: '--03-15',
-          birthSpreadDays: 60,
-          youngPerDam: 0.9,
-          weaning: null,
-          youngLeave: null,
-          fromInclusive: null,
-          toExclusive: null,
-        },
-        steps: [
-          ...(grazing.length
-            ? [
-                {
-                  id: freshId(`${id}-graze`, ids),
-                  groupId: id,
-                  kind: 'GRAZE' as const,
-                  sourceIds: grazing,
-                  fromInclusive: null,
-                  toExclusive: null,
-                },
-              ]
-            : []),
-          {
-            id: freshId(`${id}-store`, ids),
-            groupId: id,
-            kind: 'STORE',
-            sourceIds: [],
-            fromInclusive: null,
-            toExclusive: null,
-          },
-        ],
+        group: usualGroup(id, `Group ${groups.length + 1}`, 'beef/cow', 10),
+        steps: usualSteps(id),
       },
       true,
     );
   }
   async function remove() {
-    if (await open.edit([{ removeGroup: draft.item!.id }])) choose(groups[0]?.id);
+    if (await open.edit([{ removeGroup: draft.item!.id }])) draft.discard();
   }
 </script>
 
@@ -128,7 +96,7 @@
         what="group"
         changed={draft.changed}
         onsave={() => draft.save()}
-        ondiscard={() => choose(known ? draft.item!.id : groups[0]?.id)}
+        ondiscard={() => draft.discard()}
         onremove={known ? remove : null}
       />
     </section>

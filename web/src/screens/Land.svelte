@@ -7,11 +7,15 @@
   import ItemList from '../forms/ItemList.svelte';
   import SaveBar from '../forms/SaveBar.svelte';
   import ShutForm from '../forms/ShutForm.svelte';
+  import { firstForage, usualField } from '../forms/usual';
   import { freshId, open } from '../plan.svelte';
   import MiniYear from '../ruler/MiniYear.svelte';
   import { amount } from '../units';
 
-  const draft = new Draft<Field>((field) => [{ putField: field }]);
+  const draft = new Draft<Field>(
+    (field) => [{ putField: field }],
+    (id) => fields.find((f) => f.id === id) ?? fields[0] ?? null,
+  );
   const fields = $derived(open.view!.farm.fields);
   const forages = $derived(new Map(open.catalogue!.forages.map((f) => [f.id, f])));
   const items = $derived(
@@ -20,11 +24,16 @@
       name: f.name,
       figure: amount(f.areaHa, 'area', open.system),
       note: forages.get(f.stand.forageId)?.name ?? f.stand.forageId,
+      doubtful: open.view!.year.doubts.some((d) => d.subjectId === f.id),
     })),
   );
   const known = $derived(fields.some((f) => f.id === draft.item?.id));
 
   untrack(() => draft.choose(fields[0] ?? null));
+  $effect(() => {
+    void open.view?.revision;
+    untrack(() => draft.refresh());
+  });
   onDestroy(() => open.dropTrial());
 
   function choose(id: string) {
@@ -35,36 +44,11 @@
       'field',
       fields.map((f) => f.id),
     );
-    draft.choose(
-      {
-        id,
-        name: `Field ${fields.length + 1}`,
-        areaHa: 4,
-        stand: {
-          forageId: firstForage(),
-          yieldKgPerHa: null,
-          monthlyKgPerHaDay: null,
-          openingCoverKgPerHa: null,
-          openingDeadShare: 0.1,
-          fromInclusive: null,
-          toExclusive: null,
-        },
-        grazing: 'ROTATIONAL',
-        utilization: null,
-        residualKgPerHa: null,
-        turnInKgPerHa: null,
-        hayable: false,
-        note: '',
-      },
-      true,
-    );
-  }
-  function firstForage(): string {
-    const climate = open.view!.farm.climateId;
-    return open.catalogue!.forages.find((f) => f.curves[climate])!.id;
+    const forage = firstForage(open.view!.farm.climateId);
+    draft.choose(usualField(id, `Field ${fields.length + 1}`, forage, 4), true);
   }
   async function remove() {
-    if (await open.edit([{ removeField: draft.item!.id }])) draft.choose(fields[0] ?? null);
+    if (await open.edit([{ removeField: draft.item!.id }])) draft.discard();
   }
 </script>
 
@@ -85,8 +69,7 @@
         what="field"
         changed={draft.changed}
         onsave={() => draft.save()}
-        ondiscard={() =>
-          draft.choose(fields.find((f) => f.id === draft.item!.id) ?? fields[0] ?? null)}
+        ondiscard={() => draft.discard()}
         onremove={known ? remove : null}
       />
       {#if known && !draft.changed}

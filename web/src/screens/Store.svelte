@@ -5,6 +5,7 @@
   import ItemList from '../forms/ItemList.svelte';
   import LotForm from '../forms/LotForm.svelte';
   import SaveBar from '../forms/SaveBar.svelte';
+  import { usualLot } from '../forms/usual';
   import { freshId, open } from '../plan.svelte';
   import MiniYear from '../ruler/MiniYear.svelte';
   import { rulerScale } from '../ruler/scale';
@@ -15,7 +16,10 @@
   import Planned from './Planned.svelte';
 
   let width = $state(1280);
-  const draft = new Draft<Lot>((lot) => [{ putLot: lot }]);
+  const draft = new Draft<Lot>(
+    (lot) => [{ putLot: lot }],
+    (id) => lots.find((l) => l.id === id) ?? lots[0] ?? null,
+  );
   const farm = $derived(open.view!.farm);
   const lots = $derived(farm.lots);
   const items = $derived(
@@ -23,6 +27,7 @@
       id: l.id,
       name: l.name,
       figure: l.units.toLocaleString('en-US'),
+      doubtful: open.view!.year.doubts.some((d) => d.subjectId === l.id),
       note: `${plural(l.unitName, l.units)}, ${amount(l.units * l.kgPerUnitAsFed * l.dmShare, 'bulk', open.system)} of dry matter`,
     })),
   );
@@ -30,28 +35,21 @@
   const scale = $derived(rulerScale(width, open.year.days, width < 700 ? 92 : 184));
 
   untrack(() => draft.choose(lots[0] ?? null));
+  $effect(() => {
+    void open.view?.revision;
+    untrack(() => draft.refresh());
+  });
   onDestroy(() => open.dropTrial());
 
   function add() {
     const taken = open.year.lots.map((l) => l.id);
     draft.choose(
-      {
-        id: freshId('lot', taken),
-        name: `Lot ${lots.length + 1}`,
-        unitName: 'round bale',
-        units: 40,
-        kgPerUnitAsFed: 365,
-        dmShare: 0.87,
-        storageMethodId: 's_barn',
-        feedingMethodId: 'f_ring_open',
-        pricePerTonneAsFed: null,
-        note: '',
-      },
+      usualLot(freshId('lot', taken), `Lot ${lots.length + 1}`, open.catalogue!.packages[2], 40),
       true,
     );
   }
   async function remove() {
-    if (await open.edit([{ removeLot: draft.item!.id }])) draft.choose(lots[0] ?? null);
+    if (await open.edit([{ removeLot: draft.item!.id }])) draft.discard();
   }
 </script>
 
@@ -78,8 +76,7 @@
           what="lot"
           changed={draft.changed}
           onsave={() => draft.save()}
-          ondiscard={() =>
-            draft.choose(lots.find((l) => l.id === draft.item!.id) ?? lots[0] ?? null)}
+          ondiscard={() => draft.discard()}
           onremove={known ? remove : null}
         />
       </section>

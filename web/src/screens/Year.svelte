@@ -30,7 +30,12 @@
     <h1 data-testid="verdict">{said.headline}</h1>
     <p class="quiet" data-testid="verdict-detail">{said.detail}</p>
   </div>
-  {#if gapIndex >= 0 && !closing}
+  {#if open.view!.farm.groups.length === 0 && open.mayPlan}
+    <a class="btn preset-filled-primary-500" href={`#/plan/${open.view!.id}/start`}
+      >Get a first answer</a
+    >
+  {/if}
+  {#if gapIndex >= 0 && !closing && open.mayPlan}
     <button class="btn preset-filled-primary-500" onclick={startClosing}>Close this gap</button>
   {/if}
 </section>

@@ -2,10 +2,8 @@ package wiselarder.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.ReducedMotion;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -32,15 +30,8 @@ class AccessTest {
   }
 
   private static Page open(String screen, int width, int height) {
-    Page page =
-        product
-            .browser()
-            .newContext(
-                new Browser.NewContextOptions()
-                    .setViewportSize(width, height)
-                    .setReducedMotion(ReducedMotion.REDUCE))
-            .newPage();
-    page.navigate(product.url() + "/#" + screen);
+    Page page = product.visitorPage(width, height);
+    page.navigate(product.demo() + screen);
     page.getByTestId("shelves").waitFor();
     return page;
   }
@@ -64,8 +55,20 @@ class AccessTest {
 
   @ParameterizedTest
   @CsvSource({
-    "/, 1280, 800", "/land, 1280, 800", "/herd, 1280, 800", "/store, 1280, 800", "/farm, 1280, 800",
-    "/, 390, 844", "/land, 390, 844", "/herd, 390, 844", "/store, 390, 844", "/farm, 390, 844",
+    "'', 1280, 800",
+    "/land, 1280, 800",
+    "/herd, 1280, 800",
+    "/store, 1280, 800",
+    "/farm, 1280, 800",
+    "/start, 1280, 800",
+    "/changes, 1280, 800",
+    "'', 390, 844",
+    "/land, 390, 844",
+    "/herd, 390, 844",
+    "/store, 390, 844",
+    "/farm, 390, 844",
+    "/start, 390, 844",
+    "/changes, 390, 844",
   })
   void axeFindsNothing(String screen, int width, int height) {
     Page page = open(screen, width, height);
@@ -77,7 +80,7 @@ class AccessTest {
 
   @Test
   void axeFindsNothingWhileAGapIsBeingClosedOrInTheLedger() {
-    Page page = open("/", 1280, 800);
+    Page page = open("", 1280, 800);
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Close this gap")).click();
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Shut Mill Bottom"))
         .click();
@@ -90,7 +93,7 @@ class AccessTest {
 
   @Test
   void theWholePathIsWalkedByKeyboard() {
-    Page page = open("/", 1280, 800);
+    Page page = open("", 1280, 800);
     for (int i = 0; i < 20 && !focused(page).contains("Close this gap"); i++) {
       page.keyboard().press("Tab");
     }

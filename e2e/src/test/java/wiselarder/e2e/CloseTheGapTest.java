@@ -2,12 +2,10 @@ package wiselarder.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.ReducedMotion;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -40,14 +38,7 @@ class CloseTheGapTest {
   @BeforeEach
   void openTheDemo() {
     product.resetDemo();
-    page =
-        product
-            .browser()
-            .newContext(
-                new Browser.NewContextOptions()
-                    .setViewportSize(1280, 800)
-                    .setReducedMotion(ReducedMotion.REDUCE))
-            .newPage();
+    page = product.visitorPage(1280, 800);
     page.onConsoleMessage(
         m -> {
           if (m.type().equals("error") && !m.text().contains("422")) {
@@ -55,7 +46,7 @@ class CloseTheGapTest {
           }
         });
     page.onPageError(complaints::add);
-    page.navigate(product.url());
+    page.navigate(product.demo());
   }
 
   @AfterEach
@@ -81,7 +72,7 @@ class CloseTheGapTest {
 
   private void comeBackAfterARestart() {
     product.restart();
-    page.navigate(product.url());
+    page.navigate(product.demo());
   }
 
   @Test

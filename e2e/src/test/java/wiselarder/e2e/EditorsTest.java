@@ -2,12 +2,10 @@ package wiselarder.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.ReducedMotion;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
@@ -34,15 +32,8 @@ class EditorsTest {
   @BeforeEach
   void openTheDemo() {
     product.resetDemo();
-    page =
-        product
-            .browser()
-            .newContext(
-                new Browser.NewContextOptions()
-                    .setViewportSize(1280, 800)
-                    .setReducedMotion(ReducedMotion.REDUCE))
-            .newPage();
-    page.navigate(product.url());
+    page = product.visitorPage(1280, 800);
+    page.navigate(product.demo());
   }
 
   @AfterEach

@@ -2,15 +2,20 @@ package wiselarder.e2e;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.ReducedMotion;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.boot.DefaultApplicationArguments;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import wiselarder.server.WiseLarder;
+import wiselarder.server.farm.DemoFarms;
+import wiselarder.server.people.Attempts;
 
 /** The running product on a free port with a schema of its own, and a browser to use it with. */
 final class Product implements AutoCloseable {
@@ -18,6 +23,7 @@ final class Product implements AutoCloseable {
   private final Playwright playwright;
   private final Browser browser;
   private ConfigurableApplicationContext context;
+  private String visitorState;
 
   private Product(String schema) {
     this.schema = schema;
@@ -55,10 +61,12 @@ final class Product implements AutoCloseable {
     if (db == null) {
       throw new IllegalStateException("run the tests through ./larder test: it starts a database");
     }
+    String port = context == null ? "0" : context.getEnvironment().getProperty("local.server.port");
     context =
         new SpringApplication(WiseLarder.class)
             .run(
-                "--server.port=0",
+                "--server.port=" + port,
+                "--logging.level.wiselarder.server.watch=warn",
                 "--spring.datasource.url=" + db + "?currentSchema=" + schema,
                 "--spring.flyway.schemas=" + schema,
                 "--spring.datasource.username=larder",
@@ -71,12 +79,51 @@ final class Product implements AutoCloseable {
     start();
   }
 
-  /** Puts the demo farm back to how it ships. */
+  /** Puts the demo farms back to how they ship; other farms go. */
   void resetDemo() {
-    context.getBean(JdbcClient.class).sql("delete from plan").update();
-    context
-        .getBean(wiselarder.server.plan.DemoFarm.class)
-        .run(new org.springframework.boot.DefaultApplicationArguments());
+    sql("delete from farm");
+    context.getBean(DemoFarms.class).run(new DefaultApplicationArguments());
+  }
+
+  /** Empties the database but for the demo farms: a first start. */
+  void resetAll() {
+    sql("truncate person, farm, spring_session cascade");
+    visitorState = null;
+    context.getBean(Attempts.class).forgetAll();
+    context.getBean(DemoFarms.class).run(new DefaultApplicationArguments());
+  }
+
+  private void sql(String statement) {
+    context.getBean(JdbcClient.class).sql(statement).update();
+  }
+
+  /** An empty page of a browser of its own. */
+  Page page(int width, int height) {
+    return browser.newContext(options(width, height)).newPage();
+  }
+
+  /** A page of the visitor, who has signed in to the demo. */
+  Page visitorPage(int width, int height) {
+    if (visitorState == null) {
+      Page page = page(1280, 800);
+      page.navigate(url());
+      page.getByText("Look at the demo farms").click();
+      page.getByTestId("who").waitFor();
+      visitorState = page.context().storageState();
+      page.context().close();
+    }
+    return browser.newContext(options(width, height).setStorageState(visitorState)).newPage();
+  }
+
+  private static Browser.NewContextOptions options(int width, int height) {
+    return new Browser.NewContextOptions()
+        .setViewportSize(width, height)
+        .setReducedMotion(ReducedMotion.REDUCE);
+  }
+
+  /** The demo plan's address. */
+  String demo() {
+    return url() + "/#/plan/quillback";
   }
 
   String url() {

@@ -1,9 +1,7 @@
 package wiselarder.e2e;
 
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.ReducedMotion;
 import com.microsoft.playwright.options.ScreenshotAnimations;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
@@ -16,8 +14,8 @@ class ScreenshotsIT {
   void takesOnePictureOfEachView() {
     try (Product product = Product.fresh("shots")) {
       product.resetDemo();
-      Page page = page(product, 1280, 800);
-      page.navigate(product.url());
+      Page page = product.visitorPage(1280, 800);
+      page.navigate(product.demo());
       page.getByTestId("shelves").waitFor();
       shoot(page, "year", false);
       page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Ledger")).click();
@@ -48,21 +46,30 @@ class ScreenshotsIT {
             .waitFor();
         shoot(page, screen.toLowerCase(java.util.Locale.ROOT), true);
       }
-      Page phone = page(product, 390, 844);
-      phone.navigate(product.url());
+      page.navigate(product.demo() + "/start");
+      page.getByText("First answer").waitFor();
+      shoot(page, "start", false);
+      page.navigate(product.demo() + "/changes");
+      page.getByTestId("changes").waitFor();
+      shoot(page, "changes", false);
+      page.navigate(product.demo() + "/papers");
+      page.getByText("Papers out").waitFor();
+      shoot(page, "papers", false);
+      page.navigate(product.demo() + "/people");
+      page.getByTestId("people").waitFor();
+      shoot(page, "people", false);
+      page.navigate(product.url() + "/#/");
+      page.getByText("Demo farms").waitFor();
+      shoot(page, "farms", false);
+      Page stranger = product.page(1280, 800);
+      stranger.navigate(product.url());
+      stranger.getByText("Make the first owner").waitFor();
+      shoot(stranger, "sign-in", false);
+      Page phone = product.visitorPage(390, 844);
+      phone.navigate(product.demo());
       phone.getByTestId("shelves").waitFor();
       shoot(phone, "year-phone", false);
     }
-  }
-
-  private static Page page(Product product, int width, int height) {
-    return product
-        .browser()
-        .newContext(
-            new Browser.NewContextOptions()
-                .setViewportSize(width, height)
-                .setReducedMotion(ReducedMotion.REDUCE))
-        .newPage();
   }
 
   private void shoot(Page page, String name, boolean whole) {

@@ -71,13 +71,6 @@ class FarmRepository {
         .single();
   }
 
-  void rename(long farmId, String name) {
-    jdbc.sql("update farm set name = :name where id = :id")
-        .param("name", name)
-        .param("id", farmId)
-        .update();
-  }
-
   void delete(long farmId) {
     jdbc.sql("delete from farm where id = :id").param("id", farmId).update();
   }

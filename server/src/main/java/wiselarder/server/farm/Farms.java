@@ -83,12 +83,6 @@ public class Farms {
     return new FarmFile.Content(farm.name(), plans.ofFarm(farm.id()));
   }
 
-  @Transactional
-  public void rename(String slug, Person person, String name) {
-    FarmRepository.Row farm = require(slug, person, Role.OWNER);
-    farms.rename(farm.id(), Check.text("farm.name", name, 80));
-  }
-
   /** Removes a farm with its plans and their history. */
   @Transactional
   public void remove(String slug, Person person) {

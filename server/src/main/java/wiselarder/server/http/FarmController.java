@@ -41,9 +41,6 @@ class FarmController {
   record NewFarm(
       String name, String climateId, Farm.UnitSystem units, String currency, LocalDate start) {}
 
-  /** A name. */
-  record FarmName(String name) {}
-
   /** Whom to invite as what. */
   record NewInvitation(String name, Role role) {}
 
@@ -82,15 +79,6 @@ class FarmController {
             List.of(),
             List.of());
     return farms.make(person, farm.name(), List.of(new FarmPlan(farm, plan)), "Began empty");
-  }
-
-  @PutMapping("/{farm}")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void rename(
-      @PathVariable String farm,
-      @RequestBody FarmName given,
-      @AuthenticationPrincipal Person person) {
-    farms.rename(farm, person, given.name);
   }
 
   @DeleteMapping("/{farm}")

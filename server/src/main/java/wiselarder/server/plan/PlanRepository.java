@@ -132,6 +132,14 @@ public class PlanRepository {
     insertRevision(before.id(), personId, step, editsJson, json);
   }
 
+  /** The farm is listed under the name it was last given. */
+  void renameFarm(long farmId, String name) {
+    jdbc.sql("update farm set name = :name where id = :id")
+        .param("name", name)
+        .param("id", farmId)
+        .update();
+  }
+
   void delete(long planId) {
     jdbc.sql("delete from plan where id = :id").param("id", planId).update();
   }

@@ -239,6 +239,9 @@ public class Plans {
       StoredPlan now, Person person, FarmPlan content, Revision.Step step, String editsJson) {
     engine.resolve(content); // refuses what the tables do not know, before anything is stored
     repository.update(now, person.id(), content, step, editsJson);
+    if (!content.farm().name().equals(now.content().farm().name())) {
+      repository.renameFarm(now.farmId(), content.farm().name());
+    }
     return opened(now.next(content));
   }
 

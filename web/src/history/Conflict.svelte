@@ -1,0 +1,74 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { open, type Conflict } from '../plan.svelte';
+  import { memberName, memberValue } from '../words';
+
+  let { conflict }: { conflict: Conflict } = $props();
+  let dialog: HTMLDialogElement;
+
+  onMount(() => dialog.showModal());
+
+  const since = $derived(conflict.problem.since ?? []);
+  const clashes = $derived(conflict.problem.clashes ?? []);
+  const whole = (member: string) => member === '' || member === 'plan.steps';
+</script>
+
+<dialog
+  bind:this={dialog}
+  aria-labelledby="conflict-title"
+  oncancel={(e) => {
+    e.preventDefault();
+    void open.dropMine();
+  }}
+>
+  <h2 id="conflict-title">Somebody changed the plan meanwhile</h2>
+  <ul data-testid="since">
+    {#each since as r (r.number)}
+      <li><strong>{r.who || 'Somebody'}</strong>: {r.words}</li>
+    {/each}
+  </ul>
+  {#if clashes.length === 0}
+    <p>Your change touches nothing of theirs. Put on top, both are kept.</p>
+  {:else}
+    <p>Put on top, yours would overwrite this of theirs:</p>
+    <ul data-testid="clashes">
+      {#each clashes as c, i (i)}
+        <li>
+          {#if c.member === ''}
+            {c.name}: they removed or made it; yours holds
+          {:else if whole(c.member)}
+            {c.name}: the order of feeds; yours holds whole
+          {:else}
+            {c.name}{c.name ? ', ' : ''}{memberName(c.member, open.system)}: yours {memberValue(
+              c.member,
+              c.mine,
+              open.system,
+            )}, theirs {memberValue(c.member, c.theirs, open.system)}
+          {/if}
+        </li>
+      {/each}
+    </ul>
+  {/if}
+  <div class="acts">
+    <button class="btn preset-filled-primary-500" onclick={() => open.putOnTop()}
+      >Put mine on top</button
+    >
+    <button class="btn plain" onclick={() => open.dropMine()}>Drop mine, show theirs</button>
+  </div>
+</dialog>
+
+<style>
+  li {
+    padding: 0.25rem 0;
+    border-bottom: 1px solid var(--line);
+  }
+  p {
+    margin: 0.75rem 0 0.25rem;
+  }
+  .acts {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem;
+    margin-top: 1rem;
+  }
+</style>

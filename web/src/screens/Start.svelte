@@ -1,0 +1,278 @@
+<script lang="ts">
+  import { onDestroy } from 'svelte';
+  import { push } from 'svelte-spa-router';
+  import type { Edit } from '../api/client';
+  import Choice from '../forms/Choice.svelte';
+  import NumberField from '../forms/NumberField.svelte';
+  import { firstForage, usualField, usualGroup, usualLot, usualSteps } from '../forms/usual';
+  import { freshId, open } from '../plan.svelte';
+  import MiniYear from '../ruler/MiniYear.svelte';
+  import { amount } from '../units';
+  import { kindName } from '../words';
+
+  interface Mouths {
+    id: string;
+    kind: string;
+    head: number | null;
+  }
+  interface Ground {
+    id: string;
+    forage: string;
+    areaHa: number | null;
+  }
+  interface Hay {
+    id: string;
+    pack: string;
+    units: number | null;
+  }
+  const catalogue = $derived(open.catalogue!);
+  const farm = $derived(open.view!.farm);
+  const climate = $derived(catalogue.climates.find((c) => c.id === farm.climateId)!);
+  const forages = $derived(catalogue.forages.filter((f) => f.curves[farm.climateId]));
+
+  let mouths = $state<Mouths[]>([{ id: freshId('group', []), kind: 'beef/cow', head: null }]);
+  let ground = $state<Ground[]>([
+    { id: freshId('field', []), forage: firstForage(open.view!.farm.climateId), areaHa: null },
+  ]);
+  let hay = $state<Hay[]>([{ id: freshId('lot', []), pack: 'rb_150x120_net', units: null }]);
+  let touched = $state(false);
+
+  const groups = $derived(
+    mouths
+      .filter((m) => m.head)
+      .map((m, i) => usualGroup(m.id, numbered(kindName(m.kind), i, mouths), m.kind, m.head!)),
+  );
+  const fields = $derived(
+    ground
+      .filter((g) => g.areaHa)
+      .map((g, i) => usualField(g.id, `Field ${i + 1}`, g.forage, g.areaHa!)),
+  );
+  const lots = $derived(
+    hay
+      .filter((h) => h.units)
+      .map((h, i) => usualLot(h.id, numbered('Hay', i, hay), pack(h.pack), h.units!)),
+  );
+  const edits = $derived<Edit[]>([
+    ...groups.flatMap((g) => [
+      { putGroup: g },
+      { setFeeding: { groupId: g.id, steps: usualSteps(g.id) } },
+    ]),
+    ...fields.map((f) => ({ putField: f })),
+    ...lots.map((l) => ({ putLot: l })),
+  ]);
+
+  $effect(() => {
+    if (touched && edits.length) void open.tryOut($state.snapshot(edits) as Edit[]);
+    else open.dropTrial();
+  });
+  onDestroy(() => open.dropTrial());
+
+  function pack(id: string) {
+    return catalogue.packages.find((p) => p.id === id)!;
+  }
+  function numbered(name: string, i: number, all: unknown[]): string {
+    return all.length > 1 ? `${name} ${i + 1}` : name;
+  }
+  function first(text: string): string {
+    return text.charAt(0).toUpperCase() + text.slice(1);
+  }
+  const grown = (forage: string) => {
+    const rates = catalogue.forages.find((f) => f.id === forage)!.curves[farm.climateId];
+    const month = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
+    return rates.reduce((sum, r, i) => sum + r * month[i], 0);
+  };
+  async function save() {
+    if (await open.edit($state.snapshot(edits) as Edit[])) await push(`/plan/${open.view!.id}`);
+  }
+</script>
+
+<MiniYear />
+<form
+  onsubmit={(e) => {
+    e.preventDefault();
+    void save();
+  }}
+>
+  <h1>First answer</h1>
+  <p class="quiet">
+    Fill what you know; the picture above answers as you type. All else is a default of the product,
+    said beside it, and changed later under Land, Herd and Store. Place: {climate.name}.
+  </p>
+  <div class="boxes">
+    <section class="panel" aria-labelledby="mouths-title">
+      <h2 id="mouths-title">Mouths</h2>
+      {#each mouths as m, i (m.id)}
+        <div class="row">
+          <Choice
+            label="Animals"
+            value={m.kind}
+            options={catalogue.kinds.map((k) => ({ id: k.id, name: kindName(k.id) }))}
+            onchange={(v) => ((m.kind = v), (touched = true))}
+          />
+          <NumberField
+            label="Head"
+            name="group.head"
+            quantity="count"
+            optional
+            value={m.head}
+            onchange={(v) => ((m.head = v === null ? null : Math.round(v)), (touched = true))}
+          />
+        </div>
+        {@const g = usualGroup(m.id, '', m.kind, 1)}
+        <p class="quiet">
+          Default: {amount(g.weightKg, 'weight', open.system)} each{g.birthStart
+            ? `, first birth ${g.birthStart === '--03-15' ? '15 March' : '15 August'}, ${g.youngPerDam} young each`
+            : g.gainKgPerDay > 0
+              ? `, gaining ${amount(g.gainKgPerDay, 'gain', open.system)}`
+              : ''}; intake by weight and stage.
+        </p>
+        {#if mouths.length > 1}<button
+            type="button"
+            class="btn plain"
+            onclick={() => ((mouths = mouths.filter((x) => x !== m)), (touched = true))}
+            >Drop<span class="visually-hidden"> animals {i + 1}</span></button
+          >{/if}
+      {/each}
+      <button
+        type="button"
+        class="btn plain"
+        onclick={() =>
+          mouths.push({ id: freshId('group', []), kind: catalogue.kinds[0].id, head: null })}
+        >More animals</button
+      >
+    </section>
+    <section class="panel" aria-labelledby="ground-title">
+      <h2 id="ground-title">Ground</h2>
+      {#each ground as g, i (g.id)}
+        <div class="row">
+          <Choice
+            label="What grows there"
+            value={g.forage}
+            options={forages.map((f) => ({ id: f.id, name: f.name }))}
+            onchange={(v) => ((g.forage = v), (touched = true))}
+          />
+          <NumberField
+            label="Area"
+            name="field.areaHa"
+            quantity="area"
+            optional
+            value={g.areaHa}
+            onchange={(v) => ((g.areaHa = v), (touched = true))}
+          />
+        </div>
+        <p class="quiet">
+          Default: grows {amount(grown(g.forage), 'massPerArea', open.system)} a year here, half grown
+          on the first day, grazed in rotation by all.
+        </p>
+        {#if ground.length > 1}<button
+            type="button"
+            class="btn plain"
+            onclick={() => ((ground = ground.filter((x) => x !== g)), (touched = true))}
+            >Drop<span class="visually-hidden"> ground {i + 1}</span></button
+          >{/if}
+      {/each}
+      <button
+        type="button"
+        class="btn plain"
+        onclick={() =>
+          ground.push({
+            id: freshId('field', []),
+            forage: firstForage(farm.climateId),
+            areaHa: null,
+          })}>More ground</button
+      >
+    </section>
+    <section class="panel" aria-labelledby="hay-title">
+      <h2 id="hay-title">Hay and silage</h2>
+      {#each hay as h, i (h.id)}
+        <div class="row">
+          <Choice
+            label="Bales"
+            value={h.pack}
+            options={catalogue.packages.map((p) => ({ id: p.id, name: p.name }))}
+            onchange={(v) => ((h.pack = v), (touched = true))}
+          />
+          <NumberField
+            label="How many"
+            name="lot.units"
+            quantity="count"
+            optional
+            value={h.units}
+            onchange={(v) => ((h.units = v === null ? null : Math.round(v)), (touched = true))}
+          />
+        </div>
+        {@const lot = usualLot(h.id, '', pack(h.pack), 1)}
+        <p class="quiet">
+          Default: {amount(lot.kgPerUnitAsFed, 'weight', open.system)} each, {amount(
+            lot.dmShare,
+            'share',
+            open.system,
+          )} dry matter. {first(
+            catalogue.losses.find((l) => l.id === lot.storageMethodId)!.name.toLowerCase(),
+          )}; fed by {catalogue.losses
+            .find((l) => l.id === lot.feedingMethodId)!
+            .name.toLowerCase()}.
+        </p>
+        {#if hay.length > 1}<button
+            type="button"
+            class="btn plain"
+            onclick={() => ((hay = hay.filter((x) => x !== h)), (touched = true))}
+            >Drop<span class="visually-hidden"> bales {i + 1}</span></button
+          >{/if}
+      {/each}
+      <button
+        type="button"
+        class="btn plain"
+        onclick={() =>
+          hay.push({ id: freshId('lot', []), pack: catalogue.packages[0].id, units: null })}
+        >More bales</button
+      >
+    </section>
+  </div>
+  {#if open.trialError}<p class="wrong" role="alert">{open.trialError}</p>{/if}
+  <div class="bar">
+    <button
+      class="btn preset-filled-primary-500"
+      disabled={groups.length === 0 || open.trialError !== '' || !open.mayPlan}
+      >Save and see the year</button
+    >
+    <span class="quiet">Dry matter is feed less its water; every amount of feed is counted so.</span
+    >
+  </div>
+</form>
+
+<style>
+  form {
+    padding: 1rem 20px 2rem;
+  }
+  .boxes {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 19rem), 1fr));
+    gap: 1rem;
+    margin: 0.75rem 0;
+  }
+  section {
+    padding: 1rem;
+  }
+  .row {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 6.5rem;
+    gap: 0.6rem;
+    margin-top: 0.5rem;
+  }
+  section p {
+    font-size: 13px;
+    margin: 0.3rem 0 0.6rem;
+  }
+  .bar {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.6rem 1rem;
+    align-items: center;
+  }
+  .wrong {
+    color: var(--bare-dark);
+    font-weight: 600;
+    margin-bottom: 0.5rem;
+  }
+</style>
