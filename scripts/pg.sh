@@ -1,16 +1,21 @@
 #!/usr/bin/env bash
 # A private PostgreSQL cluster on loopback. Works as root (drops to the postgres user) and as any user.
-#   scripts/pg.sh start|stop|status|url
+#   scripts/pg.sh start|stop|status|password|version|backup FILE|restore FILE|empty
 # PG_HOME: where the cluster lives; PG_PORT: its port; PG_THROWAWAY=1: no fsync, for tests only.
 set -euo pipefail
 home="${PG_HOME:?}"; data="$home/data"; log="$home/server.log"
-port="${PG_PORT:?}"; db=larder; user=larder; export PGPASSWORD=larder
+port="${PG_PORT:?}"; db=larder; user=larder
 die() { echo "larder: $*" >&2; exit 1; }
 
 bin="$(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -1 || true)"
 [ -x "${bin:-/none}/initdb" ] || die "PostgreSQL is missing: apt-get install postgresql"
 
-mkdir -p "$home"
+mkdir -p "$home" 2>/dev/null && [ -w "$home" ] || die "no right to write to $home: set LARDER_HOME to a folder of yours"
+# A password of its own for each cluster; throw-away ones and those of before have a plain one.
+if [ ! -s "$home/password" ] && [ ! -s "$data/PG_VERSION" ] && [ "${PG_THROWAWAY:-0}" != 1 ]; then
+  ( umask 077; od -An -N18 -tx1 /dev/urandom | tr -d ' \n' >"$home/password" )
+fi
+PGPASSWORD="$(cat "$home/password" 2>/dev/null || echo larder)"; export PGPASSWORD
 as=()
 if [ "$(id -u)" = 0 ]; then
   owner=postgres
@@ -21,8 +26,16 @@ fi
 sql() { "$bin/psql" -X -q -v ON_ERROR_STOP=1 -h 127.0.0.1 -p "$port" -U "$user" "$@"; }
 is_up() { "$bin/pg_isready" -q -h 127.0.0.1 -p "$port" && [ "$(sql -d postgres -tAc 'show data_directory' 2>/dev/null)" = "$data" ]; }
 
+same_version() {
+  local made here
+  made="$(cat "$data/PG_VERSION" 2>/dev/null || true)"
+  here="$(basename "$(dirname "$bin")")"
+  [ -z "$made" ] || [ "$made" = "$here" ] ||
+    die "the database in $home is of PostgreSQL $made, and this machine has $here: make a backup where $made still runs, then './larder reset' and './larder restore FILE' here"
+}
 start() {
   is_up && return 0
+  same_version
   if [ ! -s "$data/PG_VERSION" ]; then
     rm -rf "$data"
     printf '%s\n' "$PGPASSWORD" | "${as[@]}" sh -c 'umask 077; cat >"$1"' _ "$home/pw"
@@ -41,17 +54,46 @@ start() {
   for try in 1 2 3; do
     ( cd / && "${as[@]}" "$bin/pg_ctl" -D "$data" -l "$log" -w -t 30 -s start -o "$options" ) \
       >"$home/ctl.log" 2>&1 9>&- && break
-    [ $try -lt 3 ] || { cat "$home/ctl.log" >&2; tail -8 "$log" >&2; die "the database did not start (is port $port taken?)"; }
+    if [ $try = 3 ]; then
+      tail -3 "$log" >&2 || true
+      if tail -20 "$log" | grep -q 'No space left'; then die "the disk that holds $home is full"; fi
+      if tail -20 "$log" | grep -q 'Address already in use'; then die "port $port, which the database wants, is taken by another program: set LARDER_PG_PORT to a free one"; fi
+      die "the database did not start; its log is $log"
+    fi
     sleep 1
   done
   [ "$(sql -d postgres -tAc "select 1 from pg_database where datname='$db'")" = 1 ] || sql -d postgres -c "create database $db"
 }
 stop() { [ ! -s "$data/postmaster.pid" ] || ( cd / && "${as[@]}" "$bin/pg_ctl" -D "$data" -s -w -m fast stop ) || true; }
 
+backup() {
+  local into="$1.part"
+  "$bin/pg_dump" -h 127.0.0.1 -p "$port" -U "$user" -Fc -f "$into" "$db" ||
+    { rm -f "$into"; die "the backup could not be written to $1: is there room, and may you write there?"; }
+  mv "$into" "$1"
+}
+empty() { sql -d postgres -c "drop database if exists $db with (force)" -c "create database $db"; }
+restore() {
+  [ -r "$1" ] || die "there is no file $1 that can be read"
+  "$bin/pg_restore" -l "$1" >/dev/null 2>&1 || die "$1 is no backup of this product: nothing was changed"
+  # Restored beside the present one first, so that a broken backup harms nothing.
+  sql -d postgres -c "drop database if exists ${db}_restored with (force)" -c "create database ${db}_restored"
+  "$bin/pg_restore" -h 127.0.0.1 -p "$port" -U "$user" --exit-on-error --no-owner -d "${db}_restored" "$1" ||
+    { sql -d postgres -c "drop database ${db}_restored with (force)"; die "$1 could not be restored: nothing was changed"; }
+  sql -d postgres -c "drop database if exists $db with (force)" -c "alter database ${db}_restored rename to $db"
+}
+# Number of the last migration that the database has seen; 0 where it is empty.
+version() { sql -d "$db" -tAc "select coalesce(max(version::int), 0) from flyway_schema_history where success" 2>/dev/null || echo 0; }
+
 exec 9>"$home/lock"; flock 9
 case "${1:-}" in
-  start)  start ;;
-  stop)   stop ;;
-  status) is_up && echo up || { echo down; exit 3; } ;;
-  *)      die "usage: pg.sh start|stop|status" ;;
+  start)    start ;;
+  stop)     stop ;;
+  status)   is_up && echo up || { echo down; exit 3; } ;;
+  password) echo "$PGPASSWORD" ;;
+  version)  version ;;
+  backup)   backup "${2:?}" ;;
+  restore)  restore "${2:?}" ;;
+  empty)    empty ;;
+  *)        die "usage: pg.sh start|stop|status|password|version|backup FILE|restore FILE|empty" ;;
 esac

@@ -11,7 +11,7 @@ import type {
   YearView,
 } from './api/client';
 import { longDate, longDay } from './dates';
-import { amount, figure, quantityOf, unitOf, type System } from './units';
+import { amount, figure, quantityOf, shown, unitOf, type System } from './units';
 
 type Farm = PlanView['farm'];
 
@@ -199,6 +199,17 @@ export function memberValue(member: string, value: unknown, system: System): str
   return String(value);
 }
 
+/** "14.0 to 20.0"; with more decimals where the usual ones show no difference. */
+export function memberChange(member: string, before: unknown, after: unknown, system: System) {
+  const was = memberValue(member, before, system);
+  const is = memberValue(member, after, system);
+  if (was !== is || typeof before !== 'number' || typeof after !== 'number')
+    return `${was} to ${is}`;
+  const q = quantityOf(member);
+  const exact = (si: number) => String(Number(shown(si, q, system).toPrecision(10)));
+  return `${exact(before)} to ${exact(after)}`;
+}
+
 /** One change of an import in a sentence. */
 export function changeText(change: Change): string {
   const what = {
@@ -254,7 +265,7 @@ export function problemText(problem: Problem, system: System): string {
     case 'role_too_low':
       return `This is for ${ROLES[problem.needed!].plural}; you are ${ROLES[problem.has!].one} here.`;
     case 'weaned_before_birth':
-      return `Weaning: ${problem.detail.replace(/^[^:]*: /, '').replace(/--(\d\d)-(\d\d)/g, (_, m, d) => longDate(`2025-${m}-${d}`))}.`;
+      return `Weaning: ${problem.detail.replace(/^.*weaning: /, '').replace(/--(\d\d)-(\d\d)/g, (_, m, d) => longDate(`2025-${m}-${d}`))}.`;
     case 'too_many':
       return `Too many attempts. Wait ${problem.value} seconds.`;
     case 'bad_rows':

@@ -145,6 +145,17 @@ export function usualLot(id: string, name: string, kind: Package, units: number)
   };
 }
 
+/** Common pastures, the commonest first: what is offered until somebody says what grows there. */
+const COMMON = [
+  'fescue_white_clover',
+  'ryegrass_white_clover',
+  'tall_fescue_novel',
+  'timothy',
+  'bermudagrass',
+  'smooth_brome',
+];
+
 export function firstForage(climateId: string): string {
-  return open.catalogue!.forages.find((f) => f.curves[climateId])!.id;
+  const grown = open.catalogue!.forages.filter((f) => f.curves[climateId]).map((f) => f.id);
+  return COMMON.find((id) => grown.includes(id)) ?? grown[0];
 }

@@ -52,7 +52,8 @@
     Every change of this plan, newest first. Undo and redo are changes too: nothing leaves this
     list.
   </p>
-  <div class="wrap panel">
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+  <div class="wrap panel" tabindex="0" role="region" aria-label="Changes, table">
     <table class="ledger">
       <thead>
         <tr>
@@ -107,6 +108,7 @@
     padding: 1rem 20px 2rem;
   }
   .wrap {
+    position: relative;
     overflow-x: auto;
     margin: 0.5rem 0;
   }

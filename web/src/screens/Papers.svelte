@@ -3,7 +3,7 @@
   import { api, type ChangePreview, type FilePreview, type ListKind } from '../api/client';
   import { open } from '../plan.svelte';
   import { signed } from '../session.svelte';
-  import { changeText, memberName, memberValue } from '../words';
+  import { changeText, memberChange, memberName } from '../words';
 
   const id = $derived(open.view!.id);
   const path = $derived(`/api/plans/${id}`);
@@ -145,8 +145,9 @@
               {changeText(change)}
               {#each change.members as m (m.member)}
                 <span class="quiet member"
-                  >{memberName(m.member, units)}: {memberValue(m.member, m.before, units)} to {memberValue(
+                  >{memberName(m.member, units)}: {memberChange(
                     m.member,
+                    m.before,
                     m.after,
                     units,
                   )}</span

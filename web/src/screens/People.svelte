@@ -65,7 +65,8 @@
 <div class="page">
   <section aria-labelledby="people-title">
     <h1 id="people-title">People</h1>
-    <div class="panel wrap">
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+    <div class="panel wrap" tabindex="0" role="region" aria-label="People, table">
       <table class="ledger">
         <thead>
           <tr>
@@ -182,6 +183,7 @@
     align-items: start;
   }
   .wrap {
+    position: relative;
     overflow-x: auto;
     margin: 0.5rem 0;
   }

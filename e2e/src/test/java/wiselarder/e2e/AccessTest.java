@@ -32,8 +32,19 @@ class AccessTest {
   private static Page open(String screen, int width, int height) {
     Page page = product.visitorPage(width, height);
     page.navigate(product.demo() + screen);
-    page.getByTestId("shelves").waitFor();
+    page.getByRole(AriaRole.HEADING).first().waitFor();
     return page;
+  }
+
+  /** Elements that reach beyond the window, where the window can be moved sideways at all. */
+  @SuppressWarnings("unchecked")
+  private static List<String> offTheSide(Page page) {
+    return (List<String>)
+        page.evaluate(
+            "() => document.documentElement.scrollWidth <= window.innerWidth ? [] :"
+                + " [...document.querySelectorAll('body *')].filter(e =>"
+                + " e.getBoundingClientRect().right > window.innerWidth + 1)"
+                + ".map(e => e.outerHTML.slice(0, 120))");
   }
 
   @SuppressWarnings("unchecked")
@@ -73,14 +84,44 @@ class AccessTest {
   void axeFindsNothing(String screen, int width, int height) {
     Page page = open(screen, width, height);
     assertThat(violations(page)).isEmpty();
-    int overflow = (int) page.evaluate("document.documentElement.scrollWidth - window.innerWidth");
-    assertThat(overflow).as("pixels off the side").isLessThanOrEqualTo(0);
+    assertThat(offTheSide(page)).isEmpty();
+    page.context().close();
+  }
+
+  @ParameterizedTest
+  @CsvSource({"1280, 800", "390, 844"})
+  void axeFindsNothingBeforeAPlanIsOpen(int width, int height) {
+    Page page = product.page(width, height);
+    page.navigate(product.url());
+    page.getByRole(AriaRole.HEADING).first().waitFor();
+    assertThat(violations(page)).as("sign-in").isEmpty();
+    page.navigate(product.url() + "/#/invited/nothing");
+    page.getByText("leads nowhere").waitFor();
+    assertThat(violations(page)).as("invitation").isEmpty();
+    page.context().close();
+    page = product.visitorPage(width, height);
+    page.navigate(product.url());
+    page.getByText("Demo farms").waitFor();
+    assertThat(violations(page)).as("farms").isEmpty();
+    page.keyboard().press("?");
+    page.getByRole(AriaRole.DIALOG).waitFor();
+    assertThat(violations(page)).as("keys").isEmpty();
+    page.context().close();
+  }
+
+  /** At 200% a window of 1280 shows what one of 640 does. */
+  @ParameterizedTest
+  @CsvSource({"''", "/land", "/herd", "/papers", "/people", "/changes", "/start"})
+  void nothingRunsOffTheSideAtTwiceTheSize(String screen) {
+    Page page = open(screen, 640, 400);
+    assertThat(offTheSide(page)).isEmpty();
     page.context().close();
   }
 
   @Test
   void axeFindsNothingWhileAGapIsBeingClosedOrInTheLedger() {
     Page page = open("", 1280, 800);
+    page.getByTestId("shelves").waitFor();
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Close this gap")).click();
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Shut Mill Bottom"))
         .click();

@@ -19,7 +19,8 @@ import wiselarder.server.plan.PlanRepository;
 @Component
 public class DemoFarms implements ApplicationRunner {
   /** Farm and plan carry the same name in addresses. */
-  public static final List<String> NAMES = List.of("quillback");
+  public static final List<String> NAMES =
+      List.of("quillback", "campo-garza-mora", "spruce-hollow");
 
   private final FarmRepository farms;
   private final PlanRepository plans;

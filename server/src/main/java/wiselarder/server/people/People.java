@@ -92,7 +92,7 @@ public class People {
 
   /** Sets the password of a person who lost it, for whoever runs the product. */
   @Transactional
-  public void resetPassword(String email, String changed) {
+  public Person resetPassword(String email, String changed) {
     Person person =
         repository
             .byEmail(lower(email))
@@ -103,6 +103,7 @@ public class People {
             .person();
     checkPassword(changed, person.email());
     repository.setPassword(person.id(), passwords.encode(changed));
+    return person;
   }
 
   /** The visitor, who sees the demo farms only. */

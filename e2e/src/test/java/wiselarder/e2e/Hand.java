@@ -1,0 +1,95 @@
+package wiselarder.e2e;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+
+/** Uses a page the way a person does: with the mouse, or with nothing but the keyboard. */
+enum Hand {
+  MOUSE {
+    @Override
+    void press(Locator target) {
+      target.click();
+    }
+
+    @Override
+    void type(Locator input, String text) {
+      input.click();
+      input.press("ControlOrMeta+a");
+      input.pressSequentially(text);
+    }
+
+    @Override
+    void choose(Locator select, String option) {
+      select.selectOption(new com.microsoft.playwright.options.SelectOption().setLabel(option));
+    }
+  },
+
+  KEYBOARD {
+    @Override
+    void press(Locator target) {
+      reach(target);
+      String role = (String) target.evaluate("e => e.tagName");
+      target.page().keyboard().press(role.equals("INPUT") ? "Space" : "Enter");
+    }
+
+    @Override
+    void type(Locator input, String text) {
+      reach(input);
+      input.page().keyboard().press("ControlOrMeta+a");
+      input.page().keyboard().type(text);
+    }
+
+    @Override
+    void choose(Locator select, String option) {
+      reach(select);
+      select.page().keyboard().type(option);
+    }
+  };
+
+  /** More stops than any screen has. */
+  private static final int MOST_STOPS = 250;
+
+  abstract void press(Locator target);
+
+  abstract void type(Locator input, String text);
+
+  abstract void choose(Locator select, String option);
+
+  void button(Page page, String name) {
+    press(
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(exact(name))).first());
+  }
+
+  void link(Page page, String name) {
+    press(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(exact(name))).first());
+  }
+
+  /** An input by the beginning of its label. */
+  static Locator input(Page page, String label) {
+    return page.getByLabel(Pattern.compile("^" + escaped(label) + "(,.*)?($|\\s)")).first();
+  }
+
+  private static Pattern exact(String name) {
+    return Pattern.compile("^\\s*" + escaped(name) + "\\b");
+  }
+
+  /** The browser reads these patterns, and knows no quoting of Java's. */
+  private static String escaped(String text) {
+    return text.replaceAll("([.*+?()\\[\\]{}|^$/\\\\])", "\\\\$1");
+  }
+
+  /** Tabs until the element has the focus, as somebody without a mouse must. */
+  static void reach(Locator target) {
+    target.waitFor();
+    Page page = target.page();
+    for (int i = 0; i < MOST_STOPS; i++) {
+      if ((boolean) target.evaluate("e => document.activeElement === e")) {
+        return;
+      }
+      page.keyboard().press("Tab");
+    }
+    throw new AssertionError("cannot be reached by Tab: " + target);
+  }
+}
