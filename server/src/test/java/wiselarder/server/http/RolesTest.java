@@ -15,105 +15,19 @@ import tools.jackson.databind.JsonNode;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.server.App;
 import wiselarder.server.Http;
-import wiselarder.server.farm.DemoFarms;
 import wiselarder.server.farm.Farms;
 import wiselarder.server.farm.Invitations;
-import wiselarder.server.file.FarmFile;
+import wiselarder.server.http.Operations.Call;
+import wiselarder.server.http.Operations.Needs;
 import wiselarder.server.people.People;
 import wiselarder.server.people.Person;
 import wiselarder.server.people.Role;
 
 /** Every endpoint as a stranger, as somebody of another farm, and in each role. */
 class RolesTest {
-  /** Who may call it: anybody, anybody signed in, or a role on the farm. */
-  private enum Needs {
-    NOBODY,
-    SIGN_IN,
-    READER,
-    PLANNER,
-    OWNER
-  }
-
-  private record Call(Needs needs, String type, String body) {}
-
-  private static final FarmPlan DEMO = DemoFarms.read("quillback");
-  private static final String FILE =
-      FarmFile.write(new FarmFile.Content("Some farm", List.of(DEMO)));
-
-  private static Call json(Needs needs, String body) {
-    return new Call(needs, "application/json", body);
-  }
-
-  private static Call bare(Needs needs) {
-    return new Call(needs, null, null);
-  }
-
-  private static final String EDIT = "{\"setYear\": {\"start\": \"2027-10-01\", \"months\": 12}}";
-  private static final String PERSON =
-      "{\"name\": \"New\", \"email\": \"new@farm.example\", \"password\": \"red clover hay\"}";
-  private static final String ROWS = "name,area_ha\nSaddle,6\n";
-
-  /** Every operation of the API. One that is missing here fails the test. */
-  private static final Map<String, Call> CALLS = new TreeMap<>();
-
-  static {
-    CALLS.put("GET /api/session", bare(Needs.NOBODY));
-    CALLS.put("POST /api/session", json(Needs.NOBODY, "{\"email\": \"x@y\", \"password\": \"z\"}"));
-    CALLS.put("DELETE /api/session", bare(Needs.NOBODY));
-    CALLS.put("POST /api/session/demo", json(Needs.NOBODY, "{}"));
-    CALLS.put("POST /api/people/first", json(Needs.NOBODY, PERSON));
-    CALLS.put("GET /api/invitations/{token}", bare(Needs.NOBODY));
-    CALLS.put("POST /api/invitations/{token}", json(Needs.NOBODY, PERSON));
-    CALLS.put("POST /api/invitations/{token}/mine", json(Needs.SIGN_IN, "{}"));
-    CALLS.put(
-        "POST /api/people/password",
-        json(Needs.SIGN_IN, "{\"old\": \"wrong\", \"password\": \"red clover hay\"}"));
-    CALLS.put("GET /api/catalogue", bare(Needs.SIGN_IN));
-    CALLS.put("GET /api/plans", bare(Needs.SIGN_IN));
-    CALLS.put("GET /api/farms", bare(Needs.SIGN_IN));
-    CALLS.put(
-        "POST /api/farms",
-        json(
-            Needs.SIGN_IN,
-            """
-            {"name": "Mine", "climateId": "transition_humid", "units": "METRIC", "currency": "EUR",
-             "start": "2027-10-01"}"""));
-    CALLS.put("POST /api/farms/file", json(Needs.SIGN_IN, FILE));
-    CALLS.put("POST /api/farms/file/preview", json(Needs.SIGN_IN, FILE));
-    CALLS.put("GET /api/farms/{farm}/file", bare(Needs.READER));
-    CALLS.put("POST /api/farms/{farm}/file", json(Needs.PLANNER, FILE));
-    CALLS.put("DELETE /api/farms/{farm}", bare(Needs.OWNER));
-    CALLS.put("GET /api/farms/{farm}/people", bare(Needs.READER));
-    CALLS.put(
-        "POST /api/farms/{farm}/invitations",
-        json(Needs.OWNER, "{\"name\": \"Bea\", \"role\": \"READER\"}"));
-    CALLS.put("DELETE /api/farms/{farm}/invitations/{invitation}", bare(Needs.OWNER));
-    CALLS.put("PUT /api/farms/{farm}/people/{member}", json(Needs.OWNER, "{\"role\": \"OWNER\"}"));
-    CALLS.put("DELETE /api/farms/{farm}/people/{member}", bare(Needs.OWNER));
-    CALLS.put("GET /api/plans/{id}", bare(Needs.READER));
-    CALLS.put("DELETE /api/plans/{id}", bare(Needs.OWNER));
-    CALLS.put(
-        "POST /api/plans/{id}/edits",
-        json(
-            Needs.PLANNER,
-            "{\"revision\": 1, \"onTopOf\": null, \"edits\": [%s]}".formatted(EDIT)));
-    CALLS.put(
-        "POST /api/plans/{id}/trial", json(Needs.READER, "{\"edits\": [%s]}".formatted(EDIT)));
-    CALLS.put("POST /api/plans/{id}/undo", json(Needs.PLANNER, "{\"revision\": 1}"));
-    CALLS.put("POST /api/plans/{id}/redo", json(Needs.PLANNER, "{\"revision\": 1}"));
-    CALLS.put("POST /api/plans/{id}/back", json(Needs.PLANNER, "{\"revision\": 1, \"to\": 1}"));
-    CALLS.put("GET /api/plans/{id}/history", bare(Needs.READER));
-    CALLS.put("GET /api/plans/{id}/history/{revision}", bare(Needs.READER));
-    CALLS.put("POST /api/plans/{id}/copy", json(Needs.PLANNER, "{\"name\": \"Wet year\"}"));
-    CALLS.put("GET /api/plans/{id}/levers", bare(Needs.READER));
-    CALLS.put("POST /api/plans/{id}/file/preview", json(Needs.READER, FILE));
-    CALLS.put("POST /api/plans/{id}/file", json(Needs.PLANNER, FILE));
-    CALLS.put("GET /api/plans/{id}/lists/{kind}", bare(Needs.READER));
-    CALLS.put(
-        "POST /api/plans/{id}/lists/{kind}/preview", new Call(Needs.READER, "text/csv", ROWS));
-    CALLS.put("POST /api/plans/{id}/lists/{kind}", new Call(Needs.PLANNER, "text/csv", ROWS));
-    CALLS.put("GET /api/plans/{id}/ledger", bare(Needs.READER));
-  }
+  private static final FarmPlan DEMO = Operations.DEMO;
+  private static final String FILE = Operations.FILE;
+  private static final Map<String, Call> CALLS = Operations.CALLS;
 
   @BeforeEach
   void emptyButForTheDemo() {
@@ -143,7 +57,7 @@ class RolesTest {
     CALLS.forEach(
         (operation, call) -> {
           int status = ground.call(operation, call, Http.stranger()).status();
-          if (call.needs == Needs.NOBODY) {
+          if (call.needs() == Needs.NOBODY) {
             assertThat(status).as(operation).isNotEqualTo(403);
           } else {
             assertThat(status).as(operation).isEqualTo(401);
@@ -157,11 +71,11 @@ class RolesTest {
     Http other = Http.person("other");
     CALLS.forEach(
         (operation, call) -> {
-          if (call.needs == Needs.NOBODY || operation.endsWith("/mine")) {
+          if (call.needs() == Needs.NOBODY || operation.endsWith("/mine")) {
             return; // it would make somebody else of them, or let them in
           }
           Http.Answer answer = ground.call(operation, call, other);
-          if (call.needs.ordinal() >= Needs.READER.ordinal()) {
+          if (call.needs().ordinal() >= Needs.READER.ordinal()) {
             assertThat(answer.status()).as(operation).isEqualTo(404);
             assertThat(answer.raw().body()).doesNotContain("Ground");
           } else {
@@ -185,10 +99,10 @@ class RolesTest {
     List<String> wrong = new ArrayList<>();
     CALLS.forEach(
         (operation, call) -> {
-          if (call.needs.ordinal() < Needs.READER.ordinal()) {
+          if (call.needs().ordinal() < Needs.READER.ordinal()) {
             return;
           }
-          Role needed = Role.valueOf(call.needs.name());
+          Role needed = Role.valueOf(call.needs().name());
           for (Role role : Role.values()) {
             Ground ground = new Ground(cast);
             ground.letIn(people.get(role), role);
@@ -267,8 +181,9 @@ class RolesTest {
             case "POST /api/plans/{id}/file", "POST /api/plans/{id}/lists/{kind}" -> "?revision=1";
             default -> "";
           };
-      byte[] body = call.body == null ? null : call.body.getBytes(StandardCharsets.UTF_8);
-      return as.call(operation.substring(0, operation.indexOf(' ')), path + query, call.type, body);
+      byte[] body = call.body() == null ? null : call.body().getBytes(StandardCharsets.UTF_8);
+      return as.call(
+          operation.substring(0, operation.indexOf(' ')), path + query, call.type(), body);
     }
   }
 }

@@ -1,0 +1,102 @@
+package wiselarder.server.http;
+
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.server.farm.DemoFarms;
+import wiselarder.server.file.FarmFile;
+
+/** Every operation of the API with a body that it takes, and who may call it. */
+final class Operations {
+  private Operations() {}
+
+  /** Who may call it: anybody, anybody signed in, or a role on the farm. */
+  enum Needs {
+    NOBODY,
+    SIGN_IN,
+    READER,
+    PLANNER,
+    OWNER
+  }
+
+  record Call(Needs needs, String type, String body) {}
+
+  static final FarmPlan DEMO = DemoFarms.read("quillback");
+  static final String FILE = FarmFile.write(new FarmFile.Content("Some farm", List.of(DEMO)));
+
+  private static Call json(Needs needs, String body) {
+    return new Call(needs, "application/json", body);
+  }
+
+  private static Call bare(Needs needs) {
+    return new Call(needs, null, null);
+  }
+
+  private static final String EDIT = "{\"setYear\": {\"start\": \"2027-10-01\", \"months\": 12}}";
+  private static final String PERSON =
+      "{\"name\": \"New\", \"email\": \"new@farm.example\", \"password\": \"red clover hay\"}";
+  private static final String ROWS = "name,area_ha\nSaddle,6\n";
+
+  /** Every operation of the API. One that is missing here fails the test. */
+  static final Map<String, Call> CALLS = new TreeMap<>();
+
+  static {
+    CALLS.put("GET /api/session", bare(Needs.NOBODY));
+    CALLS.put("POST /api/session", json(Needs.NOBODY, "{\"email\": \"x@y\", \"password\": \"z\"}"));
+    CALLS.put("DELETE /api/session", bare(Needs.NOBODY));
+    CALLS.put("POST /api/session/demo", json(Needs.NOBODY, "{}"));
+    CALLS.put("POST /api/people/first", json(Needs.NOBODY, PERSON));
+    CALLS.put("GET /api/invitations/{token}", bare(Needs.NOBODY));
+    CALLS.put("POST /api/invitations/{token}", json(Needs.NOBODY, PERSON));
+    CALLS.put("POST /api/invitations/{token}/mine", json(Needs.SIGN_IN, "{}"));
+    CALLS.put(
+        "POST /api/people/password",
+        json(Needs.SIGN_IN, "{\"old\": \"wrong\", \"password\": \"red clover hay\"}"));
+    CALLS.put("GET /api/catalogue", bare(Needs.SIGN_IN));
+    CALLS.put("GET /api/plans", bare(Needs.SIGN_IN));
+    CALLS.put("GET /api/farms", bare(Needs.SIGN_IN));
+    CALLS.put(
+        "POST /api/farms",
+        json(
+            Needs.SIGN_IN,
+            """
+            {"name": "Mine", "climateId": "transition_humid", "units": "METRIC", "currency": "EUR",
+             "start": "2027-10-01"}"""));
+    CALLS.put("POST /api/farms/file", json(Needs.SIGN_IN, FILE));
+    CALLS.put("POST /api/farms/file/preview", json(Needs.SIGN_IN, FILE));
+    CALLS.put("GET /api/farms/{farm}/file", bare(Needs.READER));
+    CALLS.put("POST /api/farms/{farm}/file", json(Needs.PLANNER, FILE));
+    CALLS.put("DELETE /api/farms/{farm}", bare(Needs.OWNER));
+    CALLS.put("GET /api/farms/{farm}/people", bare(Needs.READER));
+    CALLS.put(
+        "POST /api/farms/{farm}/invitations",
+        json(Needs.OWNER, "{\"name\": \"Bea\", \"role\": \"READER\"}"));
+    CALLS.put("DELETE /api/farms/{farm}/invitations/{invitation}", bare(Needs.OWNER));
+    CALLS.put("PUT /api/farms/{farm}/people/{member}", json(Needs.OWNER, "{\"role\": \"OWNER\"}"));
+    CALLS.put("DELETE /api/farms/{farm}/people/{member}", bare(Needs.OWNER));
+    CALLS.put("GET /api/plans/{id}", bare(Needs.READER));
+    CALLS.put("DELETE /api/plans/{id}", bare(Needs.OWNER));
+    CALLS.put(
+        "POST /api/plans/{id}/edits",
+        json(
+            Needs.PLANNER,
+            "{\"revision\": 1, \"onTopOf\": null, \"edits\": [%s]}".formatted(EDIT)));
+    CALLS.put(
+        "POST /api/plans/{id}/trial", json(Needs.READER, "{\"edits\": [%s]}".formatted(EDIT)));
+    CALLS.put("POST /api/plans/{id}/undo", json(Needs.PLANNER, "{\"revision\": 1}"));
+    CALLS.put("POST /api/plans/{id}/redo", json(Needs.PLANNER, "{\"revision\": 1}"));
+    CALLS.put("POST /api/plans/{id}/back", json(Needs.PLANNER, "{\"revision\": 1, \"to\": 1}"));
+    CALLS.put("GET /api/plans/{id}/history", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/history/{revision}", bare(Needs.READER));
+    CALLS.put("POST /api/plans/{id}/copy", json(Needs.PLANNER, "{\"name\": \"Wet year\"}"));
+    CALLS.put("GET /api/plans/{id}/levers", bare(Needs.READER));
+    CALLS.put("POST /api/plans/{id}/file/preview", json(Needs.READER, FILE));
+    CALLS.put("POST /api/plans/{id}/file", json(Needs.PLANNER, FILE));
+    CALLS.put("GET /api/plans/{id}/lists/{kind}", bare(Needs.READER));
+    CALLS.put(
+        "POST /api/plans/{id}/lists/{kind}/preview", new Call(Needs.READER, "text/csv", ROWS));
+    CALLS.put("POST /api/plans/{id}/lists/{kind}", new Call(Needs.PLANNER, "text/csv", ROWS));
+    CALLS.put("GET /api/plans/{id}/ledger", bare(Needs.READER));
+  }
+}
