@@ -1,6 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import type { Gap, YearView } from './api/client';
-import { causes, leverTitle, problemText, unitsLeft, verdict } from './words';
+import {
+  causes,
+  doubtText,
+  leverTitle,
+  memberChange,
+  memberName,
+  problemText,
+  unitsLeft,
+  verdict,
+} from './words';
 
 const TOTAL = { needKg: 1000, growingKg: 0, standingKg: 0, putByKg: 0, boughtInKg: 0, bareKg: 0 };
 
@@ -134,5 +143,52 @@ describe('levers', () => {
     } as never;
     expect(leverTitle(shut, FARM)).toBe('Shut Church Field');
     expect(leverTitle(buy, FARM)).toBe('Buy 1 round bale');
+  });
+});
+
+describe('what stands beside an input', () => {
+  it('a doubt names what is usual in the units of the user', () => {
+    const doubt = {
+      code: 'UNUSUAL',
+      subjectId: 'cows',
+      field: 'group.weightKg',
+      value: 55,
+      usualMin: 330,
+      usualMax: 880,
+    } as const;
+    expect(doubtText(doubt, 'METRIC')).toBe('Unusual: 330 to 880 kg is usual. Taken as typed.');
+    expect(doubtText(doubt, 'IMPERIAL')).toContain('728 to 1,940 lb');
+  });
+
+  it('a change shows more decimals where the usual ones are the same', () => {
+    expect(memberChange('field.areaHa', 5.6656, 8.09371, 'IMPERIAL')).toBe('14.0 to 20.0');
+    expect(memberChange('field.areaHa', 5.6656, 5.66559899, 'METRIC')).toBe('5.6656 to 5.66559899');
+    expect(memberChange('field.residualKgPerHa', null, 1200, 'METRIC')).toBe('not stated to 1,200');
+  });
+
+  it('a member is named with its unit, known or not', () => {
+    expect(memberName('field.areaHa', 'IMPERIAL')).toBe('Area, ac');
+    expect(memberName('stand.fromInclusive', 'METRIC')).toBe('From');
+  });
+
+  it('a role too low says whose business it is', () => {
+    const problem = {
+      status: 403,
+      code: 'role_too_low',
+      detail: '',
+      needed: 'PLANNER',
+      has: 'READER',
+    };
+    expect(problemText(problem as never, 'METRIC')).toBe(
+      'This is for planners and owners; you are a reader here.',
+    );
+  });
+
+  it('weaning before birth says the days that would do', () => {
+    const detail =
+      'edits[0].putGroup: weaning: after the last birth and within 330 days of the first is accepted: --04-30 to --01-25';
+    expect(problemText({ status: 422, code: 'weaned_before_birth', detail }, 'METRIC')).toContain(
+      '30 April to 25 January',
+    );
   });
 });

@@ -141,9 +141,9 @@
           <h3>
             {leverTitle(chosen, farm)}{#if chosen.edit.shutField}, eaten in strips from {shortDate(
                 chosen.edit.shutField.toExclusive,
-              )}{#if chosen.edit.shutField.grazeUntilExclusive}{' '}to {shortDate(
+              )}{#if chosen.edit.shutField.grazeUntilExclusive}{` to ${shortDate(
                   lastDay(chosen.edit.shutField.grazeUntilExclusive),
-                )}{/if}{/if}
+                )}`}{/if}{/if}
           </h3>
           <div class="inputs">
             {#if chosen.edit.shutField}

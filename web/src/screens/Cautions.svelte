@@ -1,15 +1,12 @@
 <script lang="ts">
+  import { group } from 'd3-array';
   import type { YearView } from '../api/client';
   import { shortDay } from '../dates';
   import { open } from '../plan.svelte';
 
   let { year }: { year: YearView } = $props();
   const farm = $derived(open.view!.farm);
-  const grouped = $derived.by(() => {
-    const by = new Map<string, YearView['cautions']>();
-    for (const c of year.cautions) by.set(c.hazardId, [...(by.get(c.hazardId) ?? []), c]);
-    return [...by.values()];
-  });
+  const grouped = $derived([...group(year.cautions, (c) => c.hazardId).values()]);
   const field = (id: string) => farm.fields.find((f) => f.id === id)?.name ?? id;
 </script>
 

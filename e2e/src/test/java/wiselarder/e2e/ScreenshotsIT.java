@@ -1,5 +1,8 @@
 package wiselarder.e2e;
 
+import static com.microsoft.playwright.options.WaitForSelectorState.HIDDEN;
+
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ScreenshotAnimations;
@@ -46,9 +49,11 @@ class ScreenshotsIT {
             .waitFor();
         shoot(page, screen.toLowerCase(java.util.Locale.ROOT), true);
       }
-      page.navigate(product.demo() + "/start");
-      page.getByText("First answer").waitFor();
-      shoot(page, "start", false);
+      Page other = product.visitorPage(1280, 800);
+      conflict(product, page, other);
+      shoot(page, "conflict", false);
+      Hand.MOUSE.button(page, "Put mine on top");
+      page.getByRole(AriaRole.DIALOG).waitFor(new Locator.WaitForOptions().setState(HIDDEN));
       page.navigate(product.demo() + "/changes");
       page.getByTestId("changes").waitFor();
       shoot(page, "changes", false);
@@ -65,11 +70,49 @@ class ScreenshotsIT {
       stranger.navigate(product.url());
       stranger.getByText("Make the first owner").waitFor();
       shoot(stranger, "sign-in", false);
+      start(stranger);
+      shoot(stranger, "start", false);
+      page.navigate(product.url() + "/#/plan/campo-garza-mora");
+      page.getByText("Lucerne 1").first().waitFor();
+      shoot(page, "year-metric", false);
       Page phone = product.visitorPage(390, 844);
       phone.navigate(product.demo());
       phone.getByTestId("shelves").waitFor();
       shoot(phone, "year-phone", false);
     }
+  }
+
+  /** Two people change one field. */
+  private static void conflict(Product product, Page mine, Page theirs) {
+    for (Page p : new Page[] {mine, theirs}) {
+      p.navigate(product.demo() + "/land");
+      p.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Saddle")).click();
+    }
+    Hand.input(theirs, "Area").fill("16");
+    Hand.input(theirs, "Note").fill("wet until May");
+    Hand.MOUSE.button(theirs, "Save field");
+    theirs.getByText("Saved.").waitFor();
+    Hand.input(mine, "Area").fill("15");
+    Hand.MOUSE.button(mine, "Save field");
+    mine.getByTestId("since").waitFor();
+  }
+
+  /** A new owner, an empty farm, and its first answer. */
+  private static void start(Page page) {
+    Hand.input(page, "Your name").fill("Ann");
+    Hand.input(page, "E-mail address").fill("ann@farm.example");
+    Hand.input(page, "Password").fill("clover and timothy");
+    Hand.MOUSE.button(page, "Make my account");
+    Hand.input(page, "Name of the farm").fill("Alder Smallholding");
+    Hand.input(page, "Place, by its climate").selectOption("maritime_temperate_north");
+    Hand.MOUSE.button(page, "Make this farm");
+    Hand.input(page, "Animals").selectOption("sheep/ewe");
+    Hand.input(page, "Head").fill("10");
+    Hand.input(page, "Area").fill("1.2");
+    Hand.input(page, "Bales").selectOption("ss_two_string");
+    Hand.input(page, "How many").fill("90");
+    page.getByTestId("effect").waitFor();
+    page.waitForTimeout(800); // the last answer may still be on its way
   }
 
   private void shoot(Page page, String name, boolean whole) {

@@ -73,7 +73,7 @@ public final class YearSimulator {
       cut(day);
       feed(day);
       wither(day);
-      storeLoses(day);
+      storeLoses();
       record(day);
     }
     closeAccounts();
@@ -338,7 +338,7 @@ public final class YearSimulator {
     }
   }
 
-  private void storeLoses(int day) {
+  private void storeLoses() {
     for (int l = 0; l < lots.length; l++) {
       LotState s = lots[l];
       if (s.there && s.closed > 0) {

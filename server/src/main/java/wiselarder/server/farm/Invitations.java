@@ -62,7 +62,12 @@ public class Invitations {
     random.nextBytes(bytes);
     String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
     farms.invite(
-        row.id(), role, called, hash(token), person.id(), OffsetDateTime.now().plusDays(DAYS));
+        row.id(),
+        role,
+        called,
+        hash(token),
+        person.id(),
+        OffsetDateTime.now(java.time.ZoneOffset.UTC).plusDays(DAYS));
     return token;
   }
 

@@ -270,7 +270,7 @@ final class CsvList<T extends Record> {
     for (CsvColumn c : columns) {
       if (c.path().endsWith(member)) {
         Optional<Map.Entry<String, Heading>> written =
-            headings.entrySet().stream().filter(e -> e.getValue().column == c).findFirst();
+            headings.entrySet().stream().filter(e -> e.getValue().column.equals(c)).findFirst();
         if (written.isEmpty()) {
           return new Problem(rowOf(row), c.header(UnitSystem.METRIC), said(r));
         }
