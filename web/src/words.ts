@@ -45,7 +45,7 @@ export function verdict(year: YearView, system: System): Verdict {
   }
   const ranOut = gap.causes.find((c) => c.code === 'STORE_EMPTY');
   const from = longDay(year.start, gap.firstDay);
-  const first = ranOut ? `Hay runs out on ${from}.` : `Feed falls short from ${from}.`;
+  const first = ranOut ? `${stored(year.lots)} on ${from}.` : `Feed falls short from ${from}.`;
   const after =
     gap.lastDay + 1 >= year.days
       ? ' It stays short to the end of the plan.'
@@ -59,6 +59,13 @@ export function verdict(year: YearView, system: System): Verdict {
       (more > 0 ? ` And ${more} more ${more === 1 ? 'gap' : 'gaps'} in the year.` : ''),
     closed: false,
   };
+}
+
+/** A clamp or a row of wrapped bales is no hay. */
+function stored(lots: LotYear[] = []): string {
+  const hay =
+    lots.length === 0 || lots.some((l) => /bale/.test(l.unitName) && !/wrap/.test(l.unitName));
+  return hay ? 'Hay runs out' : 'The store runs out';
 }
 
 function lowest(values: number[]): number {

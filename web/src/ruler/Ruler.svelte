@@ -15,6 +15,15 @@
       .filter(([a, b]) => b > a);
   });
   const weanings = $derived([...new Set(year.groups.flatMap((g) => g.weanings))]);
+  /** Where a band's name stands: in its middle, or beside the flag of today. */
+  function labelOf(from: number, to: number): { x: number; anchor: 'start' | 'middle' | 'end' } {
+    const flag = scale.x(now);
+    const middle = (from + to) / 2;
+    if (Math.abs(flag + 20 - middle) > 60) return { x: middle, anchor: 'middle' };
+    return flag - from > to - flag - 40
+      ? { x: flag - 4, anchor: 'end' }
+      : { x: flag + 44, anchor: 'start' };
+  }
   const summary = $derived(
     `Ruler of the plan year, ${year.ledger.length} months from ${monthName(year.ledger[0].month)}. ` +
       year.bands
@@ -36,11 +45,9 @@
       fill="#dce7f7"
     />
     {#if !narrow}
-      <text
-        x={(scale.x(band.fromDay) + scale.x(band.toDay)) / 2}
-        y="11"
-        text-anchor="middle"
-        class="note">{band.kind === 'FIRST_FROST' ? 'first frost' : 'last frost'}</text
+      {@const label = labelOf(scale.x(band.fromDay), scale.x(band.toDay))}
+      <text x={label.x} y="11" text-anchor={label.anchor} class="note"
+        >{band.kind === 'FIRST_FROST' ? 'first frost' : 'last frost'}</text
       >
     {/if}
   {/each}

@@ -4,7 +4,7 @@
   import Choice from '../forms/Choice.svelte';
   import DateField from '../forms/DateField.svelte';
   import TextField from '../forms/TextField.svelte';
-  import { firstOfMonth } from '../dates';
+  import { firstOfMonth, longDate } from '../dates';
   import { open } from '../plan.svelte';
   import { signed } from '../session.svelte';
   import { ROLES } from '../words';
@@ -59,10 +59,12 @@
                 ><span class="visually-hidden">{farm.name}, </span>{plan.planName}</a
               >
               <span class="quiet"
-                >year from {plan.start}, last changed {new Date(
+                >year from {longDate(plan.start)}
+                {plan.start.slice(0, 4)}, last changed {new Date(
                   plan.changedAt,
                 ).toLocaleDateString()}</span
               >
+              {#if farm.demo}<p class="note">{plan.note}</p>{/if}
             </li>
           {/each}
         </ul>
@@ -184,6 +186,10 @@
     font-weight: 600;
     color: var(--cobalt);
     padding: 0.4rem 0;
+  }
+  .note {
+    width: 100%;
+    font-size: 14px;
   }
   .small {
     font-size: 13px;

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { push } from 'svelte-spa-router';
   import { api } from '../api/client';
+  import { longDate } from '../dates';
   import TextField from '../forms/TextField.svelte';
   import { open } from '../plan.svelte';
   import { signed } from '../session.svelte';
@@ -45,7 +46,9 @@
         <a href={`#/plan/${plan.id}`} aria-current={plan.id === open.view!.id ? 'true' : undefined}
           >{plan.planName}</a
         >
-        <span class="quiet">from {plan.start}, change {plan.revision}</span>
+        <span class="quiet"
+          >from {longDate(plan.start)} {plan.start.slice(0, 4)}, change {plan.revision}</span
+        >
         {#if owner && mine.length > 1}
           {#if sure === plan.id}
             <button class="btn plain remove" onclick={() => remove(plan.id)}

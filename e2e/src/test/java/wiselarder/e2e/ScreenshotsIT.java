@@ -60,9 +60,6 @@ class ScreenshotsIT {
       page.navigate(product.demo() + "/papers");
       page.getByText("Papers out").waitFor();
       shoot(page, "papers", false);
-      page.navigate(product.demo() + "/people");
-      page.getByTestId("people").waitFor();
-      shoot(page, "people", false);
       page.navigate(product.url() + "/#/");
       page.getByText("Demo farms").waitFor();
       shoot(page, "farms", false);
@@ -72,6 +69,13 @@ class ScreenshotsIT {
       shoot(stranger, "sign-in", false);
       start(stranger);
       shoot(stranger, "start", false);
+      Hand.MOUSE.button(stranger, "Save and see the year");
+      stranger.getByTestId("planned").waitFor();
+      Hand.MOUSE.link(stranger, "People");
+      Hand.input(stranger, "Who").fill("Bea");
+      Hand.MOUSE.button(stranger, "Make a link");
+      stranger.getByLabel("Invitation link").waitFor();
+      shoot(stranger, "people", false);
       page.navigate(product.url() + "/#/plan/campo-garza-mora");
       page.getByText("Lucerne 1").first().waitFor();
       shoot(page, "year-metric", false);

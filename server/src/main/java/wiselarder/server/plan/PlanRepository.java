@@ -33,6 +33,7 @@ public class PlanRepository {
       int revision,
       String planName,
       String start,
+      String note,
       OffsetDateTime changedAt) {}
 
   /** Every plan the person may see, by farm and age. */
@@ -41,7 +42,8 @@ public class PlanRepository {
             """
             select p.slug, f.slug as farm, f.name as farm_name, f.is_demo, m.role, p.revision,
                    p.content #>> '{plan,name}' as plan_name,
-                   p.content #>> '{plan,year,start}' as start, p.changed_at
+                   p.content #>> '{plan,year,start}' as start,
+                   p.content #>> '{farm,note}' as note, p.changed_at
             from plan p
             join farm f on f.id = p.farm_id
             join farm_member m on m.farm_id = f.id and m.person_id = :person
@@ -59,6 +61,7 @@ public class PlanRepository {
                     rs.getInt("revision"),
                     rs.getString("plan_name"),
                     rs.getString("start"),
+                    rs.getString("note"),
                     rs.getObject("changed_at", OffsetDateTime.class)))
         .list();
   }

@@ -62,7 +62,9 @@ class ConcurrencyTest {
         App.jdbc()
             .sql(
                 """
-                select content #>> '{plan,year,start}' from plan_revision order by number
+                select r.content #>> '{plan,year,start}'
+                from plan_revision r join plan p on p.id = r.plan_id
+                where p.slug = 'quillback' order by r.number
                 """)
             .query(String.class)
             .list();
