@@ -280,6 +280,9 @@ export function problemText(problem: Problem, system: System): string {
     case 'no_curve':
       return 'The tables hold no growth for this stand in this climate. Type the twelve monthly rates.';
     default:
-      return problem.detail;
+      // the place in the request is not the user's business, and dates are said as elsewhere
+      return problem.detail
+        .replace(/^edits\[\d+\](\.\w+)*: /, '')
+        .replace(/\b\d{4}-\d\d-\d\d\b/g, (iso) => `${longDate(iso)} ${iso.slice(0, 4)}`);
   }
 }

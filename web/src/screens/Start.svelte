@@ -9,6 +9,7 @@
   import MiniYear from '../ruler/MiniYear.svelte';
   import { amount } from '../units';
   import { kindName } from '../words';
+  import Rows from './Rows.svelte';
 
   interface Mouths {
     id: string;
@@ -30,11 +31,9 @@
   const climate = $derived(catalogue.climates.find((c) => c.id === farm.climateId)!);
   const forages = $derived(catalogue.forages.filter((f) => f.curves[farm.climateId]));
 
-  let mouths = $state<Mouths[]>([{ id: freshId('group', []), kind: 'beef/cow', head: null }]);
-  let ground = $state<Ground[]>([
-    { id: freshId('field', []), forage: firstForage(open.view!.farm.climateId), areaHa: null },
-  ]);
-  let hay = $state<Hay[]>([{ id: freshId('lot', []), pack: 'rb_150x120_net', units: null }]);
+  let mouths = $state<Mouths[]>([newMouths('beef/cow')]);
+  let ground = $state<Ground[]>([newGround()]);
+  let hay = $state<Hay[]>([newHay('rb_150x120_net')]);
   let touched = $state(false);
 
   const groups = $derived(
@@ -73,9 +72,17 @@
   function numbered(name: string, i: number, all: unknown[]): string {
     return all.length > 1 ? `${name} ${i + 1}` : name;
   }
-  function first(text: string): string {
-    return text.charAt(0).toUpperCase() + text.slice(1);
+  function newMouths(kind: string): Mouths {
+    return { id: freshId('group', []), kind, head: null };
   }
+  function newGround(): Ground {
+    const forage = firstForage(open.view!.farm.climateId);
+    return { id: freshId('field', []), forage, areaHa: null };
+  }
+  function newHay(pack: string): Hay {
+    return { id: freshId('lot', []), pack, units: null };
+  }
+  const way = (id: string) => catalogue.losses.find((l) => l.id === id)!.name.toLowerCase();
   const grown = (forage: string) => {
     const rates = catalogue.forages.find((f) => f.id === forage)!.curves[farm.climateId];
     const month = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
@@ -99,135 +106,101 @@
     said beside it, and changed later under Land, Herd and Store. Place: {climate.name}.
   </p>
   <div class="boxes">
-    <section class="panel" aria-labelledby="mouths-title">
-      <h2 id="mouths-title">Mouths</h2>
-      {#each mouths as m, i (m.id)}
-        <div class="row">
-          <Choice
-            label="Animals"
-            value={m.kind}
-            options={catalogue.kinds.map((k) => ({ id: k.id, name: kindName(k.id) }))}
-            onchange={(v) => ((m.kind = v), (touched = true))}
-          />
-          <NumberField
-            label="Head"
-            name="group.head"
-            quantity="count"
-            optional
-            value={m.head}
-            onchange={(v) => ((m.head = v === null ? null : Math.round(v)), (touched = true))}
-          />
-        </div>
+    <Rows
+      title="Mouths"
+      what="animals"
+      more="More animals"
+      items={mouths}
+      onmore={() => mouths.push(newMouths(catalogue.kinds[0].id))}
+      ondrop={(m) => ((mouths = mouths.filter((x) => x.id !== m.id)), (touched = true))}
+    >
+      {#snippet row(m)}
+        <Choice
+          label="Animals"
+          value={m.kind}
+          options={catalogue.kinds.map((k) => ({ id: k.id, name: kindName(k.id) }))}
+          onchange={(v) => ((m.kind = v), (touched = true))}
+        />
+        <NumberField
+          label="Head"
+          name="group.head"
+          quantity="count"
+          optional
+          value={m.head}
+          onchange={(v) => ((m.head = v === null ? null : Math.round(v)), (touched = true))}
+        />
+      {/snippet}
+      {#snippet said(m)}
         {@const g = usualGroup(m.id, '', m.kind, 1)}
-        <p class="quiet">
-          Default: {amount(g.weightKg, 'weight', open.system)} each{g.birthStart
-            ? `, first birth ${g.birthStart === '--03-15' ? '15 March' : '15 August'}, ${g.youngPerDam} young each`
-            : g.gainKgPerDay > 0
-              ? `, gaining ${amount(g.gainKgPerDay, 'gain', open.system)}`
-              : ''}; intake by weight and stage.
-        </p>
-        {#if mouths.length > 1}<button
-            type="button"
-            class="btn plain"
-            onclick={() => ((mouths = mouths.filter((x) => x !== m)), (touched = true))}
-            >Drop<span class="visually-hidden"> animals {i + 1}</span></button
-          >{/if}
-      {/each}
-      <button
-        type="button"
-        class="btn plain"
-        onclick={() =>
-          mouths.push({ id: freshId('group', []), kind: catalogue.kinds[0].id, head: null })}
-        >More animals</button
-      >
-    </section>
-    <section class="panel" aria-labelledby="ground-title">
-      <h2 id="ground-title">Ground</h2>
-      {#each ground as g, i (g.id)}
-        <div class="row">
-          <Choice
-            label="What grows there"
-            value={g.forage}
-            options={forages.map((f) => ({ id: f.id, name: f.name }))}
-            onchange={(v) => ((g.forage = v), (touched = true))}
-          />
-          <NumberField
-            label="Area"
-            name="field.areaHa"
-            quantity="area"
-            optional
-            value={g.areaHa}
-            onchange={(v) => ((g.areaHa = v), (touched = true))}
-          />
-        </div>
-        <p class="quiet">
-          Default: grows {amount(grown(g.forage), 'massPerArea', open.system)} a year here, half grown
-          on the first day, grazed in rotation by all.
-        </p>
-        {#if ground.length > 1}<button
-            type="button"
-            class="btn plain"
-            onclick={() => ((ground = ground.filter((x) => x !== g)), (touched = true))}
-            >Drop<span class="visually-hidden"> ground {i + 1}</span></button
-          >{/if}
-      {/each}
-      <button
-        type="button"
-        class="btn plain"
-        onclick={() =>
-          ground.push({
-            id: freshId('field', []),
-            forage: firstForage(farm.climateId),
-            areaHa: null,
-          })}>More ground</button
-      >
-    </section>
-    <section class="panel" aria-labelledby="hay-title">
-      <h2 id="hay-title">Hay and silage</h2>
-      {#each hay as h, i (h.id)}
-        <div class="row">
-          <Choice
-            label="Bales"
-            value={h.pack}
-            options={catalogue.packages.map((p) => ({ id: p.id, name: p.name }))}
-            onchange={(v) => ((h.pack = v), (touched = true))}
-          />
-          <NumberField
-            label="How many"
-            name="lot.units"
-            quantity="count"
-            optional
-            value={h.units}
-            onchange={(v) => ((h.units = v === null ? null : Math.round(v)), (touched = true))}
-          />
-        </div>
+        {amount(g.weightKg, 'weight', open.system)} each{g.birthStart
+          ? `, first birth ${g.birthStart === '--03-15' ? '15 March' : '15 August'}, ${g.youngPerDam} young each`
+          : g.gainKgPerDay > 0
+            ? `, gaining ${amount(g.gainKgPerDay, 'gain', open.system)}`
+            : ''}; intake by weight and stage.
+      {/snippet}
+    </Rows>
+    <Rows
+      title="Ground"
+      what="ground"
+      more="More ground"
+      items={ground}
+      onmore={() => ground.push(newGround())}
+      ondrop={(g) => ((ground = ground.filter((x) => x.id !== g.id)), (touched = true))}
+    >
+      {#snippet row(g)}
+        <Choice
+          label="What grows there"
+          value={g.forage}
+          options={forages.map((f) => ({ id: f.id, name: f.name }))}
+          onchange={(v) => ((g.forage = v), (touched = true))}
+        />
+        <NumberField
+          label="Area"
+          name="field.areaHa"
+          quantity="area"
+          optional
+          value={g.areaHa}
+          onchange={(v) => ((g.areaHa = v), (touched = true))}
+        />
+      {/snippet}
+      {#snippet said(g)}
+        grows {amount(grown(g.forage), 'massPerArea', open.system)} a year here, half grown on the first
+        day, grazed in rotation by all.
+      {/snippet}
+    </Rows>
+    <Rows
+      title="Hay and silage"
+      what="bales"
+      more="More bales"
+      items={hay}
+      onmore={() => hay.push(newHay(catalogue.packages[0].id))}
+      ondrop={(h) => ((hay = hay.filter((x) => x.id !== h.id)), (touched = true))}
+    >
+      {#snippet row(h)}
+        <Choice
+          label="Bales"
+          value={h.pack}
+          options={catalogue.packages.map((p) => ({ id: p.id, name: p.name }))}
+          onchange={(v) => ((h.pack = v), (touched = true))}
+        />
+        <NumberField
+          label="How many"
+          name="lot.units"
+          quantity="count"
+          optional
+          value={h.units}
+          onchange={(v) => ((h.units = v === null ? null : Math.round(v)), (touched = true))}
+        />
+      {/snippet}
+      {#snippet said(h)}
         {@const lot = usualLot(h.id, '', pack(h.pack), 1)}
-        <p class="quiet">
-          Default: {amount(lot.kgPerUnitAsFed, 'weight', open.system)} each, {amount(
-            lot.dmShare,
-            'share',
-            open.system,
-          )} dry matter. {first(
-            catalogue.losses.find((l) => l.id === lot.storageMethodId)!.name.toLowerCase(),
-          )}; fed by {catalogue.losses
-            .find((l) => l.id === lot.feedingMethodId)!
-            .name.toLowerCase()}.
-        </p>
-        {#if hay.length > 1}<button
-            type="button"
-            class="btn plain"
-            onclick={() => ((hay = hay.filter((x) => x !== h)), (touched = true))}
-            >Drop<span class="visually-hidden"> bales {i + 1}</span></button
-          >{/if}
-      {/each}
-      <button
-        type="button"
-        class="btn plain"
-        onclick={() =>
-          hay.push({ id: freshId('lot', []), pack: catalogue.packages[0].id, units: null })}
-        >More bales</button
-      >
-    </section>
+        {amount(lot.kgPerUnitAsFed, 'weight', open.system)} each, {amount(
+          lot.dmShare,
+          'share',
+          open.system,
+        )} dry matter; {way(lot.storageMethodId)}; fed by {way(lot.feedingMethodId)}.
+      {/snippet}
+    </Rows>
   </div>
   {#if open.trialError}<p class="wrong" role="alert">{open.trialError}</p>{/if}
   <div class="bar">
@@ -250,19 +223,6 @@
     grid-template-columns: repeat(auto-fit, minmax(min(100%, 19rem), 1fr));
     gap: 1rem;
     margin: 0.75rem 0;
-  }
-  section {
-    padding: 1rem;
-  }
-  .row {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) 6.5rem;
-    gap: 0.6rem;
-    margin-top: 0.5rem;
-  }
-  section p {
-    font-size: 13px;
-    margin: 0.3rem 0 0.6rem;
   }
   .bar {
     display: flex;

@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
 import java.util.List;
@@ -26,7 +25,6 @@ class CloseTheGapTest {
 
   @BeforeAll
   static void start() {
-    PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
     product = Product.fresh("e2e");
   }
 

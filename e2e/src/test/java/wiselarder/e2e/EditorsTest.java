@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
@@ -20,7 +19,6 @@ class EditorsTest {
 
   @BeforeAll
   static void start() {
-    PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
     product = Product.fresh("editors");
   }
 

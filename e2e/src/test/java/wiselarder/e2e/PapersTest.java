@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
@@ -23,7 +22,6 @@ class PapersTest {
 
   @BeforeAll
   static void start() {
-    PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
     product = Product.fresh("papers");
   }
 

@@ -1,9 +1,11 @@
 package wiselarder.e2e;
 
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ReducedMotion;
 import java.nio.file.Path;
 import java.util.List;
@@ -99,7 +101,7 @@ final class Product implements AutoCloseable {
 
   /** An empty page of a browser of its own. */
   Page page(int width, int height) {
-    return browser.newContext(options(width, height)).newPage();
+    return patient(browser.newContext(options(width, height)));
   }
 
   /** A page of the visitor, who has signed in to the demo. */
@@ -112,8 +114,17 @@ final class Product implements AutoCloseable {
       visitorState = page.context().storageState();
       page.context().close();
     }
-    return browser.newContext(options(width, height).setStorageState(visitorState)).newPage();
+    return patient(browser.newContext(options(width, height).setStorageState(visitorState)));
   }
+
+  /** A busy machine may be slow; what never comes is still told. */
+  private static Page patient(BrowserContext context) {
+    PlaywrightAssertions.setDefaultAssertionTimeout(LONGEST_WAIT_MS);
+    context.setDefaultTimeout(LONGEST_WAIT_MS);
+    return context.newPage();
+  }
+
+  private static final int LONGEST_WAIT_MS = 90_000;
 
   private static Browser.NewContextOptions options(int width, int height) {
     return new Browser.NewContextOptions()

@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -32,7 +31,6 @@ class WholeWayTest {
 
   @BeforeAll
   static void start() {
-    PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
     product = Product.fresh("whole_way");
   }
 
@@ -212,6 +210,7 @@ class WholeWayTest {
     in(ann, "Area").fill("20");
     assertThat(ann.getByTestId("effect")).isVisible();
     Hand.MOUSE.button(ann, "Save and see the year");
+    assertThat(ann.getByTestId("planned")).isVisible();
     Hand.MOUSE.link(ann, "People");
     in(ann, "Who").fill("Rob");
     in(ann, "As").selectOption("READER");
