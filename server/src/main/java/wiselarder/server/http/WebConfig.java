@@ -19,6 +19,7 @@ import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
 import org.springframework.security.web.context.NullSecurityContextRepository;
+import org.springframework.security.web.firewall.RequestRejectedHandler;
 import org.springframework.security.web.firewall.StrictHttpFirewall;
 import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
@@ -139,6 +140,18 @@ class WebConfig implements WebMvcConfigurer {
     StrictHttpFirewall firewall = new StrictHttpFirewall();
     firewall.setAllowedHostnames(listening::answersTo);
     return firewall;
+  }
+
+  /** What the firewall turns away never meets the chain: it gets the same headers here. */
+  @Bean
+  RequestRejectedHandler turnedAway() {
+    return (request, response, why) -> {
+      response.setHeader("Content-Security-Policy", POLICY);
+      response.setHeader("X-Content-Type-Options", "nosniff");
+      response.setHeader("X-Frame-Options", "DENY");
+      response.setHeader("Referrer-Policy", "no-referrer");
+      refuse(response, HttpStatus.BAD_REQUEST, "rejected", "This request is not answered.");
+    };
   }
 
   @Override

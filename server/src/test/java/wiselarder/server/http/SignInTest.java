@@ -129,7 +129,8 @@ class SignInTest {
         "/api/plans",
         "/api/nothing",
         "/actuator/health",
-        "/deep/link"
+        "/deep/link",
+        "/a;b=c"
       })
   void everyAnswerCarriesTheHeaders(String path) {
     HttpResponse<String> answer = Http.stranger().get(path).raw();
