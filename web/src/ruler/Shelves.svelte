@@ -27,6 +27,8 @@
       toSi(t, 'mass', system),
     ),
   );
+  /** On a phone a tick may stand beside the unit, and needs its room. */
+  const lowTick = $derived(ticks.some((t) => Math.abs(y(t) - 35) < 14));
   const shelves = $derived.by(() => {
     const bands = stack([
       year.growingKg,
@@ -86,7 +88,7 @@
   />
   <text x={narrow ? 8 : 20} y="22" class="title">{narrow ? 'Eaten' : 'Eaten each day'}</text>
   <text x={narrow ? 8 : 20} y="39" class="note"
-    >{unitOf('mass', system)}{narrow ? ' a day' : ' dry matter'}</text
+    >{unitOf('mass', system)}{narrow ? (lowTick ? '' : ' a day') : ' dry matter'}</text
   >
   {#each ticks as tick (tick)}
     <path d={`M${scale.left} ${y(tick)}H${scale.width - scale.right}`} stroke="#e8eef6" />
