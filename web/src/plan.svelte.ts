@@ -93,9 +93,12 @@ class OpenPlan {
     this.error = '';
   }
 
-  /** Stores edits as one revision. True when they were taken, perhaps on top of somebody else's. */
-  async edit(edits: Edit[]): Promise<boolean> {
-    const { id, revision } = this.view!;
+  /**
+   * Stores edits as one revision. True when they were taken, perhaps on top of somebody else's.
+   * What was typed on an older revision says so, else it would quietly bring back what an undo took.
+   */
+  async edit(edits: Edit[], revision = this.view!.revision): Promise<boolean> {
+    const { id } = this.view!;
     try {
       this.show(await api.edit(id, revision, null, edits));
       return true;

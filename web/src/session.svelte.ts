@@ -45,7 +45,7 @@ class Signed {
       await what();
       return true;
     } catch (e) {
-      this.error = e instanceof Refusal ? open.explain(e) : String(e);
+      this.error = e instanceof Error && !(e instanceof Refusal) ? e.message : open.explain(e);
       return false;
     }
   }

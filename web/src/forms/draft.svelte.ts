@@ -5,6 +5,8 @@ import { open } from '../plan.svelte';
 export class Draft<T extends { id: string }> {
   item = $state<T | null>(null);
   changed = $state(false);
+  /** The revision that the item was taken from. */
+  private base = 0;
 
   /**
    * @param toEdits the edits that store an item
@@ -18,6 +20,7 @@ export class Draft<T extends { id: string }> {
   choose(item: T | null, changed = false) {
     this.item = item ? structuredClone($state.snapshot(item) as T) : null;
     this.changed = changed;
+    this.base = open.view!.revision;
     open.dropTrial();
     if (changed) this.tryOut();
   }
@@ -45,7 +48,7 @@ export class Draft<T extends { id: string }> {
   /** Stores the item. Where somebody else's change won, theirs is shown. */
   async save(): Promise<boolean> {
     const revision = open.view!.revision;
-    const taken = await open.edit(this.toEdits($state.snapshot(this.item) as T));
+    const taken = await open.edit(this.toEdits($state.snapshot(this.item) as T), this.base);
     if (taken || open.view!.revision !== revision) this.discard();
     return taken;
   }

@@ -130,6 +130,23 @@ class EditorsTest {
   }
 
   @Test
+  void whatAnUndoTookIsNotBroughtBackByAFormThatStoodOpen() {
+    go("Land");
+    input("Note").fill("wet until May");
+    button("Save field").click();
+    assertThat(page.getByText("Saved.")).isVisible();
+    input("Area, ac").fill("20");
+    button("Undo").click();
+    assertThat(button("Redo")).isEnabled();
+    button("Save field").click();
+    assertThat(page.getByTestId("since")).containsText("Undid: Changed field Home Bottom: note");
+    button("Put mine on top").click();
+    assertThat(page.getByText("Saved.")).isVisible();
+    assertThat(input("Area, ac")).hasValue("20");
+    assertThat(input("Note")).not().hasValue("wet until May");
+  }
+
+  @Test
   void removingALotIsCountedAtOnce() {
     go("Store");
     button("Orchardgrass and clover").click();
