@@ -13,6 +13,7 @@
   import Land from './screens/Land.svelte';
   import Papers from './screens/Papers.svelte';
   import People from './screens/People.svelte';
+  import Seasons from './screens/Seasons.svelte';
   import Start from './screens/Start.svelte';
   import Store from './screens/Store.svelte';
   import Year from './screens/Year.svelte';
@@ -27,6 +28,7 @@
     '/plan/:id/land': Land,
     '/plan/:id/herd': Herd,
     '/plan/:id/store': Store,
+    '/plan/:id/seasons': Seasons,
     '/plan/:id/papers': Papers,
     '/plan/:id/changes': Changes,
     '/plan/:id/people': People,

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { push, router } from 'svelte-spa-router';
   import { open } from './plan.svelte';
+  import SeasonChoice from './seasons/SeasonChoice.svelte';
   import { signed } from './session.svelte';
 
   let { onkeys }: { onkeys: () => void } = $props();
@@ -10,6 +11,7 @@
     ['/land', 'Land'],
     ['/herd', 'Herd'],
     ['/store', 'Store'],
+    ['/seasons', 'Seasons'],
     ['/papers', 'Papers'],
     ['/changes', 'Changes'],
     ['/people', 'People'],
@@ -54,6 +56,7 @@
             onclick={() => open.redo()}>Redo</button
           >
         {/if}
+        <SeasonChoice />
         <button
           class="btn plain"
           onclick={() => (open.system = open.system === 'IMPERIAL' ? 'METRIC' : 'IMPERIAL')}

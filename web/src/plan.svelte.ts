@@ -1,11 +1,13 @@
 import {
   api,
+  looking,
   Refusal,
   type Catalogue,
   type Doubt,
   type Edit,
   type PlanView,
   type Problem,
+  type WeatherRecord,
   type YearView,
 } from './api/client';
 import { problemText } from './words';
@@ -28,6 +30,9 @@ class OpenPlan {
   trialProblem = $state<Problem | null>(null);
   conflict = $state<Conflict | null>(null);
   system = $state<System>('METRIC');
+  /** Key of the season that the whole product is looked at in. */
+  season = $state('normal');
+  records = $state<WeatherRecord[]>([]);
   private trialNumber = 0;
   private trying = false;
   private next: Edit[] | null = null;
@@ -68,8 +73,10 @@ class OpenPlan {
   async open(id: string) {
     try {
       await this.needCatalogue();
+      this.season = looking.season = 'normal';
       this.show(await api.plan(id));
       this.before = null;
+      this.records = await api.weather(id);
       this.system = this.view!.farm.units;
     } catch (e) {
       this.close();
@@ -90,7 +97,25 @@ class OpenPlan {
     this.dropTrial();
     this.before = this.view?.id === view.id ? this.view.year : null;
     this.view = view;
+    this.season = looking.season = view.year.season;
     this.error = '';
+  }
+
+  /** Looks at the same plan in another season; nothing of the plan changes. */
+  async look(season: string) {
+    const was = looking.season;
+    looking.season = season;
+    try {
+      this.show(await api.plan(this.view!.id));
+      this.before = null;
+    } catch (e) {
+      looking.season = was;
+      this.error = this.explain(e);
+    }
+  }
+
+  async needRecords() {
+    this.records = await api.weather(this.view!.id);
   }
 
   /**

@@ -12,6 +12,12 @@ export type Quantity =
   | 'perDay'
   | 'pricePerMass'
   | 'share'
+  | 'nutrient'
+  | 'water'
+  | 'depth'
+  | 'pricePerKg'
+  | 'temperature'
+  | 'degrees'
   | 'count'
   | 'plain';
 
@@ -22,6 +28,8 @@ const KG_PER_TON = 2000 * KG_PER_LB;
 
 interface Unit {
   factor: number;
+  /** Shown where the factor's line begins: Fahrenheit counts from 32. */
+  offset?: number;
   unit: string;
   digits: number;
 }
@@ -63,6 +71,30 @@ const UNITS: Record<Quantity, Record<System, Unit>> = {
     IMPERIAL: { factor: KG_PER_TON / 1000, unit: 'a ton', digits: 0 },
     METRIC: { factor: 1, unit: 'a tonne', digits: 0 },
   },
+  nutrient: {
+    IMPERIAL: { factor: LB_AC_PER_KG_HA, unit: 'lb/ac', digits: 0 },
+    METRIC: { factor: 1, unit: 'kg/ha', digits: 0 },
+  },
+  water: {
+    IMPERIAL: { factor: 1 / 25.4, unit: 'in', digits: 1 },
+    METRIC: { factor: 1, unit: 'mm', digits: 0 },
+  },
+  depth: {
+    IMPERIAL: { factor: 1 / 2.54, unit: 'in', digits: 0 },
+    METRIC: { factor: 1, unit: 'cm', digits: 0 },
+  },
+  pricePerKg: {
+    IMPERIAL: { factor: KG_PER_LB, unit: 'a lb', digits: 2 },
+    METRIC: { factor: 1, unit: 'a kg', digits: 2 },
+  },
+  temperature: {
+    IMPERIAL: { factor: 1.8, offset: 32, unit: 'F', digits: 0 },
+    METRIC: { factor: 1, unit: 'C', digits: 0 },
+  },
+  degrees: {
+    IMPERIAL: { factor: 1.8, unit: 'F', digits: 1 },
+    METRIC: { factor: 1, unit: 'C', digits: 1 },
+  },
   share: {
     IMPERIAL: { factor: 100, unit: '%', digits: 0 },
     METRIC: { factor: 100, unit: '%', digits: 0 },
@@ -83,12 +115,14 @@ export function unitOf(quantity: Quantity, system: System): string {
 
 /** SI to what is shown, unrounded. */
 export function shown(si: number, quantity: Quantity, system: System): number {
-  return si * UNITS[quantity][system].factor;
+  const { factor, offset = 0 } = UNITS[quantity][system];
+  return si * factor + offset;
 }
 
 /** What was typed to SI. */
 export function toSi(value: number, quantity: Quantity, system: System): number {
-  return value / UNITS[quantity][system].factor;
+  const { factor, offset = 0 } = UNITS[quantity][system];
+  return (value - offset) / factor;
 }
 
 /** More decimals in an input box than in print, where a keeper types them. */
@@ -120,7 +154,11 @@ export function amount(si: number, quantity: Quantity, system: System): string {
 export function quantityOf(field: string): Quantity {
   if (field.endsWith('areaHa')) return 'area';
   if (/KgPerHaDay$/.test(field)) return 'rate';
+  if (/nitrogenKgPerHa$/.test(field)) return 'nutrient';
   if (/KgPerHa$/.test(field)) return 'massPerArea';
+  if (/waterMm$/.test(field)) return 'water';
+  if (/depthCm$/.test(field)) return 'depth';
+  if (/pricePerKg$/.test(field)) return 'pricePerKg';
   if (/gainKgPerDay$/.test(field)) return 'gain';
   if (/KgPerHeadDay$/.test(field)) return 'perDay';
   if (/(weightKg|kgPerUnitAsFed)$/.test(field)) return 'weight';

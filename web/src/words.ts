@@ -8,6 +8,8 @@ import type {
   LotYear,
   PlanView,
   Problem,
+  Sowing,
+  SowingOutcome,
   YearView,
 } from './api/client';
 import { longDate, longDay } from './dates';
@@ -105,6 +107,39 @@ export function causes(gap: Gap, farm: Farm, year: YearView, system: System): st
   });
 }
 
+const PREPARATIONS: Record<Sowing['preparation'], string> = {
+  GRAZE_DOWN: 'grazed down',
+  LIGHT_DISKING: 'lightly disked',
+  BURN_DOWN: 'burnt down',
+  FULL_SEEDBED: 'a full seedbed made',
+};
+
+/** "Sow Saddle with cereal rye on 20 September, the sod grazed down" */
+export function sowingText(sowing: Sowing, field: string, crop: string): string {
+  const how = PREPARATIONS[sowing.preparation];
+  return `Sow ${field} with ${crop} on ${longDate(sowing.sowOn)}, ${how}`;
+}
+
+/** What becomes of a sowing in the season looked at. */
+export function sowingOutcome(o: SowingOutcome, start: string, system: System): string {
+  if (o.daysLate === null || o.chanceOfFailing === null) {
+    return 'It lies outside the days of this plan: nothing of it is reckoned.';
+  }
+  const chance = `${Math.round(o.chanceOfFailing * 100)}% chance that it fails`;
+  if (o.failed) return `The seed does not come up: too dry or too cold. ${chance}.`;
+  if (o.emergedDay < 0) return `It is not up by the end of the plan. ${chance}.`;
+  const up = `Up on ${longDay(start, o.emergedDay)}`;
+  const ready =
+    o.readyDay < 0
+      ? 'never ready to graze'
+      : `ready to graze on ${longDay(start, o.readyDay)} (high enough, roots hold)`;
+  const late = o.daysLate > 3 ? ` Sown ${days(Math.round(o.daysLate))} after the usual time.` : '';
+  return (
+    `${up}, ${ready}. Grows ${amount(o.grownKgPerHa, 'massPerArea', system)} ` +
+    `(${figure(o.lowKgPerHa, 'massPerArea', system)} to ${figure(o.highKgPerHa, 'massPerArea', system)}); ${chance}.${late}`
+  );
+}
+
 /** What a lever does, in one sentence. */
 export function leverTitle(lever: Lever, farm: Farm): string {
   if (lever.kind === 'STOCKPILE') {
@@ -138,6 +173,15 @@ const FIELD_NAMES: Record<string, string> = {
   'lot.unitName': 'Unit',
   'field.areaHa': 'Area',
   'field.utilization': 'Utilization',
+  'soil.depthCm': 'Soil depth',
+  'sowing.sowOn': 'Sown on',
+  'sowing.endsOn': 'Ended on',
+  'sowing.seedShare': 'Seed',
+  'sowing.yieldKgPerHa': 'Yield when sown on time',
+  'dressing.nitrogenKgPerHa': 'Nitrogen',
+  'irrigation.waterMm': 'Water',
+  'overlay.amount': 'Change',
+  'overlay.dates': 'Dates',
   'field.residualKgPerHa': 'Residual',
   'field.turnInKgPerHa': 'Turn in at',
   'stand.yieldKgPerHa': 'Yearly growth',
@@ -229,6 +273,10 @@ export function changeText(change: Change): string {
     CLOSING: 'the shutting of',
     CUT: 'the cut of',
     PURCHASE: 'the purchase',
+    SOWING: 'the sowing of',
+    DRESSING: 'the nitrogen on',
+    IRRIGATION: 'the watering of',
+    SCENARIO: 'the weather scenario',
   }[change.what];
   const verb = { ADDED: 'Adds', REMOVED: 'Removes', CHANGED: 'Changes' }[change.kind];
   return `${verb} ${what} ${change.name}`;

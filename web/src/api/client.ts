@@ -13,6 +13,14 @@ export type FeedStep = Schemas['FeedStep'];
 export type Closing = Schemas['Closing'];
 export type HayCut = Schemas['HayCut'];
 export type Purchase = Schemas['Purchase'];
+export type Sowing = Schemas['Sowing'];
+export type Dressing = Schemas['Dressing'];
+export type Irrigation = Schemas['Irrigation'];
+export type Scenario = Schemas['Scenario'];
+export type Overlay = Schemas['Overlay'];
+export type SowingOutcome = Schemas['SowingOutcome'];
+export type WeatherRecord = Schemas['RecordView'];
+export type WeatherRead = Schemas['WeatherRead'];
 export type Settings = Schemas['Settings'];
 export type Edit = Schemas['Edit'];
 export type Gap = Schemas['Gap'];
@@ -106,6 +114,13 @@ const put = <T>(path: string, body: unknown) =>
 const remove = <T>(path: string) => send<T>('DELETE', path);
 const file = <T>(path: string, text: string) => send<T>('POST', path, 'application/json', text);
 const csv = <T>(path: string, text: string) => send<T>('POST', path, 'text/csv', text);
+/** The season that every year is asked for in. */
+export const looking = { season: 'normal' };
+/** Adds the season to an address; the normal one needs no naming. */
+export function inSeason(path: string): string {
+  if (looking.season === 'normal') return path;
+  return `${path}${path.includes('?') ? '&' : '?'}${query({ season: looking.season })}`;
+}
 const query = (of: Record<string, string>) => new URLSearchParams(of).toString();
 
 export const api = {
@@ -133,25 +148,36 @@ export const api = {
   removeMember: (farm: string, id: number) => remove(`/farms/${farm}/people/${id}`),
 
   plans: () => get<PlanRow[]>('/plans'),
-  plan: (id: string) => get<PlanView>(`/plans/${id}`),
+  plan: (id: string) => get<PlanView>(inSeason(`/plans/${id}`)),
   catalogue: () => get<Catalogue>('/catalogue'),
   edit: (id: string, revision: number, onTopOf: number | null, edits: Edit[]) =>
-    post<PlanView>(`/plans/${id}/edits`, { revision, onTopOf, edits }),
-  trial: (id: string, edits: Edit[]) => post<YearView>(`/plans/${id}/trial`, { edits }),
-  undo: (id: string, revision: number) => post<PlanView>(`/plans/${id}/undo`, { revision }),
-  redo: (id: string, revision: number) => post<PlanView>(`/plans/${id}/redo`, { revision }),
+    post<PlanView>(inSeason(`/plans/${id}/edits`), { revision, onTopOf, edits }),
+  trial: (id: string, edits: Edit[]) => post<YearView>(inSeason(`/plans/${id}/trial`), { edits }),
+  undo: (id: string, revision: number) =>
+    post<PlanView>(inSeason(`/plans/${id}/undo`), { revision }),
+  redo: (id: string, revision: number) =>
+    post<PlanView>(inSeason(`/plans/${id}/redo`), { revision }),
   back: (id: string, revision: number, to: number) =>
-    post<PlanView>(`/plans/${id}/back`, { revision, to }),
+    post<PlanView>(inSeason(`/plans/${id}/back`), { revision, to }),
   history: (id: string, before: number | null) =>
     get<Revision[]>(`/plans/${id}/history` + (before ? `?before=${before}` : '')),
-  at: (id: string, revision: number) => get<YearView>(`/plans/${id}/history/${revision}`),
+  at: (id: string, revision: number) => get<YearView>(inSeason(`/plans/${id}/history/${revision}`)),
   copy: (id: string, name: string) => post<{ id: string }>(`/plans/${id}/copy`, { name }),
   removePlan: (id: string) => remove(`/plans/${id}`),
   levers: (id: string, gap: number, buyDate: string, patternLotId: string | null) =>
     get<Lever[]>(
-      `/plans/${id}/levers?` +
-        query({ gap: String(gap), buyDate, ...(patternLotId ? { patternLotId } : {}) }),
+      inSeason(
+        `/plans/${id}/levers?` +
+          query({ gap: String(gap), buyDate, ...(patternLotId ? { patternLotId } : {}) }),
+      ),
     ),
+
+  weather: (id: string) => get<WeatherRecord[]>(`/plans/${id}/weather`),
+  previewWeather: (id: string, name: string, text: string) =>
+    csv<WeatherRead>(`/plans/${id}/weather/preview?${query({ name })}`, text),
+  addWeather: (id: string, name: string, text: string) =>
+    csv<WeatherRead>(`/plans/${id}/weather?${query({ name })}`, text),
+  removeWeather: (id: string, record: string) => remove(`/plans/${id}/weather/${record}`),
 
   previewFarm: (text: string) => file<FilePreview>('/farms/file/preview', text),
   makeFarmOf: (text: string) => file<{ farm: string; plan: string }>('/farms/file', text),
@@ -159,9 +185,12 @@ export const api = {
   previewReplace: (id: string, text: string) =>
     file<ChangePreview>(`/plans/${id}/file/preview`, text),
   replace: (id: string, revision: number, text: string) =>
-    file<PlanView>(`/plans/${id}/file?${query({ revision: String(revision) })}`, text),
+    file<PlanView>(inSeason(`/plans/${id}/file?${query({ revision: String(revision) })}`), text),
   previewList: (id: string, kind: ListKind, text: string) =>
     csv<ChangePreview>(`/plans/${id}/lists/${kind}/preview`, text),
   takeList: (id: string, kind: ListKind, revision: number, text: string) =>
-    csv<PlanView>(`/plans/${id}/lists/${kind}?${query({ revision: String(revision) })}`, text),
+    csv<PlanView>(
+      inSeason(`/plans/${id}/lists/${kind}?${query({ revision: String(revision) })}`),
+      text,
+    ),
 };

@@ -30,6 +30,15 @@
   );
   const defaultOf = (kg: number) => `default ${rounded(kg, 'massPerArea', open.system).toFixed(0)}`;
 
+  const TEXTURES = [
+    { id: 'SAND', name: 'Sand' },
+    { id: 'LOAMY_SAND', name: 'Loamy sand' },
+    { id: 'SANDY_LOAM', name: 'Sandy loam' },
+    { id: 'LOAM', name: 'Loam' },
+    { id: 'SILT_LOAM', name: 'Silt loam' },
+    { id: 'CLAY_LOAM', name: 'Clay loam' },
+    { id: 'CLAY', name: 'Clay' },
+  ];
   const NO_GROWTH = new Array<number>(12).fill(0);
   const annual = (rates: number[]) =>
     rates.reduce((sum, r, i) => sum + r * [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31][i], 0);
@@ -39,7 +48,7 @@
   }
   function setForage(forageId: string) {
     const next = open.catalogue!.forages.find((f) => f.id === forageId)!;
-    const has = next.cropResidue || next.curves[open.view!.farm.climateId];
+    const has = next.cropResidue || next.fallow || next.curves[open.view!.farm.climateId];
     setStand({
       forageId,
       yieldKgPerHa: has ? stand.yieldKgPerHa : null,
@@ -81,11 +90,15 @@
     label="Growth"
     value={growth}
     options={[
-      ...(curve || forage.cropResidue
+      ...(curve || forage.cropResidue || forage.fallow
         ? [
             {
               id: 'climate',
-              name: forage.cropResidue ? 'None, it is residue' : 'As usual in this climate',
+              name: forage.cropResidue
+                ? 'None, it is residue'
+                : forage.fallow
+                  ? 'None, nothing is sown'
+                  : 'As usual in this climate',
             },
           ]
         : []),
@@ -183,6 +196,45 @@
     value={stand.toExclusive ? lastDay(stand.toExclusive) : null}
     onchange={(v) => setStand({ toExclusive: v ? endAfter(v) : null })}
   />
+</div>
+<div class="grid">
+  <Choice
+    label="Soil"
+    value={field.soil?.texture ?? ''}
+    options={[{ id: '', name: 'As usual in this climate' }, ...TEXTURES]}
+    onchange={(v) =>
+      draft.set(
+        'soil',
+        v
+          ? {
+              depthCm: null,
+              drainsFreely: true,
+              ...field.soil,
+              texture: v as NonNullable<Field['soil']>['texture'],
+            }
+          : null,
+      )}
+  />
+  {#if field.soil}
+    <NumberField
+      label="Depth to rock or pan"
+      name="soil.depthCm"
+      quantity="depth"
+      value={field.soil.depthCm}
+      optional
+      placeholder="deep"
+      onchange={(v) => draft.set('soil', { ...field.soil!, depthCm: v })}
+    />
+    <Choice
+      label="After heavy rain"
+      value={field.soil.drainsFreely ? 'free' : 'wet'}
+      options={[
+        { id: 'free', name: 'It drains freely' },
+        { id: 'wet', name: 'Water stands for days' },
+      ]}
+      onchange={(v) => draft.set('soil', { ...field.soil!, drainsFreely: v === 'free' })}
+    />
+  {/if}
 </div>
 <label class="check"
   ><input

@@ -64,6 +64,7 @@ export function usualField(id: string, name: string, forageId: string, areaHa: n
     turnInKgPerHa: null,
     hayable: false,
     note: '',
+    soil: null,
   };
 }
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Closing, Field, FieldYear, HayCut, LotYear, YearView } from '../api/client';
+  import type { Closing, Field, FieldYear, HayCut, LotYear, Sowing, YearView } from '../api/client';
   import { dayOf, isoOf, shortDate, shortDay } from '../dates';
   import { amount, type System } from '../units';
   import { plural } from '../words';
@@ -12,6 +12,7 @@
     year,
     closings,
     cuts,
+    sowings,
     scale,
     system,
     onshift,
@@ -23,6 +24,7 @@
     year: YearView;
     closings: Closing[];
     cuts: HayCut[];
+    sowings: Sowing[];
     scale: RulerScale;
     system: System;
     onshift: (closing: Closing) => void;
@@ -42,6 +44,24 @@
   );
   const zero = $derived(new Array<number>(year.days).fill(0));
   const cover = $derived(stepBand(scale, zero, result.coverKgPerHa, y));
+  /** Each sowing with what it stands at and when it may be grazed. */
+  const sown = $derived(
+    sowings.flatMap((s) => {
+      const outcome = year.sowings.find((o) => o.sowingId === s.id);
+      return outcome && outcome.daysLate !== null
+        ? [
+            {
+              id: s.id,
+              from: dayOf(year.start, s.sowOn),
+              to: outcome.readyDay >= 0 ? outcome.readyDay : outcome.endedDay,
+              ready: outcome.readyDay,
+              failed: outcome.failed,
+              cover: stepBand(scale, zero, outcome.coverKgPerHa, y),
+            },
+          ]
+        : [];
+    }),
+  );
   const grazed = $derived(runs(year.days, (d) => result.grazedKg[d] > 0));
   const held = $derived(
     year.cautions.filter((c) => c.blocks && c.fieldId === field.id && !c.groupId),
@@ -120,6 +140,27 @@
     fill="#ffffff"
   />
   <path d={cover} fill="#cfe5cf" />
+  {#each sown as s (s.id)}
+    {@const from = scale.x(Math.max(0, s.from))}
+    {@const to = scale.x(s.to >= 0 ? s.to : year.days)}
+    <path d={s.cover} fill="#4c9a4f" fill-opacity="0.7" />
+    <rect
+      x={from}
+      y="2"
+      width={Math.max(2, to - from)}
+      height={HEIGHT - 5}
+      fill="none"
+      stroke="#2b6e2f"
+      stroke-dasharray="2 3"
+    />
+    <text x={from + 4} y="12" class="note halo"
+      >{s.failed ? 'sown, fails' : to - from > 150 ? 'sown, not ready yet' : 'sown'}</text
+    >
+    {#if s.ready >= 0}
+      <path d={`M${to} 1V${HEIGHT - 2}`} stroke="#2b6e2f" stroke-width="2.5" />
+      <text x={to + 4} y="12" class="note halo">ready {shortDay(year.start, s.ready)}</text>
+    {/if}
+  {/each}
   {#each grazed as [from, to] (from)}
     <rect
       x={scale.x(from)}

@@ -37,6 +37,7 @@
     stand={(forages.get(field.stand.forageId) ?? '').split(' (')[0].toLowerCase()}
     closings={plan.closings.filter((c) => c.fieldId === field.id)}
     cuts={plan.cuts.filter((c) => c.fieldId === field.id)}
+    sowings={plan.sowings.filter((s) => s.fieldId === field.id)}
     onshift={shift}
     onsettle={settle}
   />

@@ -51,6 +51,11 @@
       >
     {/if}
   {/each}
+  {#if year.season !== 'normal'}
+    {#each year.frosts as [from, to] (from)}
+      <rect x={scale.x(from)} y="0" width={scale.x(to) - scale.x(from)} height="3" fill="#51617a" />
+    {/each}
+  {/if}
   {#each births as [from, to], i (i)}
     <rect
       x={scale.x(from)}

@@ -2,14 +2,17 @@
   import { onDestroy, untrack } from 'svelte';
   import type { Field } from '../api/client';
   import CutForm from '../forms/CutForm.svelte';
+  import DressForm from '../forms/DressForm.svelte';
   import { Draft } from '../forms/draft.svelte';
   import FieldForm from '../forms/FieldForm.svelte';
   import ItemList from '../forms/ItemList.svelte';
   import SaveBar from '../forms/SaveBar.svelte';
   import ShutForm from '../forms/ShutForm.svelte';
+  import SowForm from '../forms/SowForm.svelte';
   import { firstForage, usualField } from '../forms/usual';
   import { freshId, open } from '../plan.svelte';
   import MiniYear from '../ruler/MiniYear.svelte';
+  import StandYear from '../ruler/StandYear.svelte';
   import { amount } from '../units';
 
   const draft = new Draft<Field>(
@@ -73,8 +76,11 @@
         onremove={known ? remove : null}
       />
       {#if known && !draft.changed}
+        <StandYear field={draft.item} />
+        <SowForm field={draft.item} />
         <ShutForm field={draft.item} />
         {#if draft.item.hayable}<CutForm field={draft.item} />{/if}
+        <DressForm field={draft.item} />
       {/if}
     </section>
   {:else}

@@ -1,6 +1,12 @@
 <script lang="ts">
   import { push } from 'svelte-spa-router';
-  import { api, type ChangePreview, type FilePreview, type ListKind } from '../api/client';
+  import {
+    api,
+    inSeason,
+    type ChangePreview,
+    type FilePreview,
+    type ListKind,
+  } from '../api/client';
   import { open } from '../plan.svelte';
   import { signed } from '../session.svelte';
   import { changeText, memberChange, memberName } from '../words';
@@ -83,10 +89,16 @@
       </dt>
       <dd class="quiet">All its plans in one file (JSON), to keep or to take in elsewhere</dd>
       <dt>
-        <a href={`${path}/ledger?format=XLSX&units=${units}`} download>Ledger, spreadsheet</a>
+        <a href={inSeason(`${path}/ledger?format=XLSX&units=${units}`)} download
+          >Ledger, spreadsheet</a
+        >
       </dt>
-      <dd class="quiet">Month by month, in {units === 'METRIC' ? 'kg' : 'lb'} of dry matter</dd>
-      <dt><a href={`${path}/ledger?format=CSV&units=${units}`} download>Ledger, CSV</a></dt>
+      <dd class="quiet">
+        Month by month, in {units === 'METRIC' ? 'kg' : 'lb'} of dry matter, in the season looked at
+      </dd>
+      <dt>
+        <a href={inSeason(`${path}/ledger?format=CSV&units=${units}`)} download>Ledger, CSV</a>
+      </dt>
       <dd class="quiet">The same figures as plain text</dd>
       <dt><a href={`${path}/lists/FIELDS`} download>Fields, CSV</a></dt>
       <dd class="quiet">Change them in a spreadsheet and take them in again</dd>

@@ -2,10 +2,12 @@
   import { lastDay, shortDate } from '../dates';
   import { open } from '../plan.svelte';
   import { amount } from '../units';
-  import { plural } from '../words';
+  import { plural, sowingText } from '../words';
 
   const plan = $derived(open.view!.plan);
   const farm = $derived(open.view!.farm);
+  const crop = (id: string) =>
+    (open.catalogue!.forages.find((f) => f.id === id)?.name ?? id).toLowerCase();
   const field = (id: string) => farm.fields.find((f) => f.id === id)?.name ?? id;
 </script>
 
@@ -47,8 +49,40 @@
         >
       </li>
     {/each}
-    {#if plan.closings.length + plan.purchases.length + plan.cuts.length === 0}
-      <li>Nothing yet: no field is shut, no hay cut or bought.</li>
+    {#each plan.sowings as s (s.id)}
+      <li>
+        <span>{sowingText(s, field(s.fieldId), crop(s.forageId))}</span>
+        <button class="btn plain" onclick={() => open.edit([{ removeSowing: s.id }])}
+          >Take back<span class="visually-hidden"> sowing {field(s.fieldId)}</span></button
+        >
+      </li>
+    {/each}
+    {#each plan.dressings as d (d.id)}
+      <li>
+        <span
+          >{amount(d.nitrogenKgPerHa, 'nutrient', open.system)} of nitrogen on {field(d.fieldId)}, {shortDate(
+            d.date,
+          )}</span
+        >
+        <button class="btn plain" onclick={() => open.edit([{ removeDressing: d.id }])}
+          >Take back<span class="visually-hidden"> nitrogen on {field(d.fieldId)}</span></button
+        >
+      </li>
+    {/each}
+    {#each plan.irrigations as i (i.id)}
+      <li>
+        <span
+          >{amount(i.waterMm, 'water', open.system)} of water on {field(i.fieldId)}, {shortDate(
+            i.date,
+          )}</span
+        >
+        <button class="btn plain" onclick={() => open.edit([{ removeIrrigation: i.id }])}
+          >Take back<span class="visually-hidden"> watering {field(i.fieldId)}</span></button
+        >
+      </li>
+    {/each}
+    {#if plan.closings.length + plan.purchases.length + plan.cuts.length + plan.sowings.length + plan.dressings.length + plan.irrigations.length === 0}
+      <li>Nothing yet: no field is shut or sown, no hay cut or bought.</li>
     {/if}
   </ul>
 </section>

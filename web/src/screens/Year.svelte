@@ -6,6 +6,7 @@
   import { rulerScale } from '../ruler/scale';
   import Shelves from '../ruler/Shelves.svelte';
   import StoreLevel from '../ruler/StoreLevel.svelte';
+  import { inSeasonWords, seasonOptions } from '../seasons/names';
   import { storeGaps, verdict } from '../words';
   import Cautions from './Cautions.svelte';
   import Gaps from './Gaps.svelte';
@@ -18,6 +19,9 @@
   const year = $derived(open.year);
   const said = $derived(verdict(year, open.system));
   const scale = $derived(rulerScale(width, year.days, width < 700 ? 92 : 184));
+  const season = $derived(
+    inSeasonWords(open.season, seasonOptions(open.view!.plan, open.records, open.season)),
+  );
   const gapIndex = $derived(year.gaps.indexOf(storeGaps(year)[0]));
 
   function startClosing() {
@@ -27,6 +31,7 @@
 
 <section class="verdict" aria-live="polite">
   <div>
+    {#if season}<p class="season" data-testid="verdict-season">{season}:</p>{/if}
     <h1 data-testid="verdict">{said.headline}</h1>
     <p class="quiet" data-testid="verdict-detail">{said.detail}</p>
   </div>
@@ -85,6 +90,10 @@
     align-items: center;
     gap: 0.75rem 2rem;
     padding: 0.9rem 20px 0.6rem;
+  }
+  .season {
+    font-weight: 700;
+    color: var(--cobalt);
   }
   .views {
     display: flex;

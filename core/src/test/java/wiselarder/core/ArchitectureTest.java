@@ -26,9 +26,9 @@ class ArchitectureTest {
           Map.entry("reference", Set.of()),
           Map.entry("quantity", Set.of()),
           Map.entry("calendar", Set.of("quantity")),
-          Map.entry("weather", Set.of("calendar", "reference")),
-          Map.entry("forage", Set.of("quantity", "calendar", "reference")),
-          Map.entry("land", Set.of("quantity", "forage")),
+          Map.entry("weather", Set.of("quantity", "calendar", "reference")),
+          Map.entry("forage", Set.of("quantity", "calendar", "reference", "weather")),
+          Map.entry("land", Set.of("quantity", "calendar", "weather", "forage")),
           Map.entry("herd", Set.of("quantity", "calendar", "reference")),
           Map.entry("store", Set.of("quantity", "reference")),
           Map.entry(

@@ -11,12 +11,16 @@ import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Stand;
 import wiselarder.core.plan.Closing;
+import wiselarder.core.plan.Dressing;
 import wiselarder.core.plan.Farm;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.HayCut;
+import wiselarder.core.plan.Irrigation;
 import wiselarder.core.plan.Plan;
 import wiselarder.core.plan.Purchase;
+import wiselarder.core.plan.Scenario;
+import wiselarder.core.plan.Sowing;
 import wiselarder.core.store.Lot;
 
 /** Small invented farms for tests. */
@@ -31,6 +35,10 @@ public final class Farms {
   public final List<Closing> closings = new ArrayList<>();
   public final List<HayCut> cuts = new ArrayList<>();
   public final List<Purchase> purchases = new ArrayList<>();
+  public final List<Sowing> sowings = new ArrayList<>();
+  public final List<Dressing> dressings = new ArrayList<>();
+  public final List<Irrigation> irrigations = new ArrayList<>();
+  public final List<Scenario> scenarios = new ArrayList<>();
   public String climate = "transition_humid";
   public LocalDate start = START;
   public int months = 12;
@@ -39,7 +47,17 @@ public final class Farms {
     return new FarmPlan(
         new Farm(
             "Test Farm", "", climate, Farm.UnitSystem.METRIC, "EUR", 11.8, fields, groups, lots),
-        new Plan("Plan", new PlanYear(start, months), steps, closings, cuts, purchases));
+        new Plan(
+            "Plan",
+            new PlanYear(start, months),
+            steps,
+            closings,
+            cuts,
+            purchases,
+            sowings,
+            dressings,
+            irrigations,
+            scenarios));
   }
 
   /** A group that eats a flat amount all year. */
@@ -82,7 +100,8 @@ public final class Farms {
         null,
         null,
         true,
-        "");
+        "",
+        null);
   }
 
   public Farms graze(String group, LocalDate from, LocalDate to, String... fieldIds) {

@@ -1,15 +1,15 @@
 package wiselarder.core.balance;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.caution.Caution;
+import wiselarder.core.forage.CropRules;
 import wiselarder.core.forage.Forage;
-import wiselarder.core.forage.GrowthCurve;
-import wiselarder.core.forage.SwardRules;
+import wiselarder.core.forage.GrowthIndex;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.GroupYear;
 import wiselarder.core.land.Field;
@@ -19,8 +19,13 @@ import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.Purchase;
+import wiselarder.core.plan.Sowing;
 import wiselarder.core.store.LossMethod;
 import wiselarder.core.store.Lot;
+import wiselarder.core.weather.Climate;
+import wiselarder.core.weather.NormalYear;
+import wiselarder.core.weather.WeatherGenerator;
+import wiselarder.core.weather.WeatherYear;
 
 /**
  * A stated plan resolved against calendar, catalogue and cautions: names become indices, dates
@@ -35,21 +40,29 @@ public final class ResolvedPlan {
   final GroupPlan[] groups;
   final LotPlan[] lots;
   final CutPlan[] cuts;
-  final boolean[] frostSeason;
+  final double[] normalRainMm;
 
-  /** One field: areas in ha, masses in kg DM/ha, one growth value a day in kg DM/ha. */
-  static final class FieldPlan {
-    Field field;
-    double areaHa;
-    double openingGreen;
-    double openingDead;
-    double[] growth;
+  /** The distinct forages that stand somewhere; {@link StandPlan#kind} points here. */
+  final Forage[] kinds;
+
+  final Climate climate;
+
+  /** The weather, and how each of its days suits each kind. */
+  final WeatherYear weather;
+
+  final double[][] index;
+
+  /** One stand of a field; masses in kg DM/ha. The first of a field is what stands there now. */
+  static final class StandPlan {
+    Forage forage;
+    int kind;
     double extinction;
     double referenceLight;
     double entry;
     double ceiling;
     double base;
     double residual;
+    double winterResidual;
     double turnIn;
     double utilization;
 
@@ -58,17 +71,73 @@ public final class ResolvedPlan {
 
     double senescencePerDay;
     double lossPerDay;
+    double lodged;
+    double droughtHold;
     double dormantBelow;
     boolean hardy;
     boolean residue;
     int arrives;
     int leaves;
 
+    /** Growth of a normal year, kg DM/ha a day; null for a crop sown in the plan. */
+    double[] growth;
+
+    /** Index of the normal year under the reference use, and growth for each unit off it. */
+    double[] normalIndex;
+
+    double[] response;
+
+    CropPlan crop;
+  }
+
+  /** What a crop sown in the plan has beside other stands. */
+  static final class CropPlan {
+    Sowing stated;
+    int number;
+
+    /** Where the field's days begin in the arrays of the balance. */
+    int fieldAt;
+
+    int prepareDay;
+    int sowDay;
+    int heatFrom;
+    int anchoredDay;
+    double sitePeak;
+    double emergedKg;
+    double daysLate;
+    CropRules.Course course;
+    boolean endsWhenJointedTaken;
+  }
+
+  /** One field: area in ha, water in mm. */
+  static final class FieldPlan {
+    Field field;
+    double areaHa;
+    StandPlan[] stands;
+    double openingGreen;
+    double openingDead;
+
+    /** Water the soil holds, what it holds on the first day, and the base stand's cover by day. */
+    double capacityMm;
+
+    double openingWaterMm;
+    boolean drainsFreely;
+    double[] referenceCover;
+
+    /** Nitrogen put on and water given by day, or null for none. */
+    double[] nitrogen;
+
+    double[] irrigation;
+
     /** Days shut to all: closed for stockpile, or held by a caution. */
     boolean[] shut;
 
     /** First open day after a closing for stockpile. */
     boolean[] reopens;
+
+    StandPlan base() {
+      return stands[0];
+    }
   }
 
   /** One group: its need and its steps. */
@@ -107,7 +176,6 @@ public final class ResolvedPlan {
     int day;
     int field;
     int lot;
-    double stubble;
     double harvestLoss;
     double unitKg;
   }
@@ -117,18 +185,82 @@ public final class ResolvedPlan {
     this.year = stated.plan().year();
     this.days = year.days();
     this.cautions = List.copyOf(cautions);
-    this.frostSeason = catalogue.climate(stated.farm().climateId()).frostSeason(year);
+    this.climate = catalogue.climate(stated.farm().climateId());
+    this.weather = NormalYear.of(climate, year);
+    this.normalRainMm = new double[days];
+    for (int d = 0; d < days; d++) {
+      normalRainMm[d] = weather.rainMm(d);
+    }
+    this.kinds = kinds(stated, catalogue);
+    this.index = index(kinds, weather, climate);
     Map<String, Integer> fieldIndex = new HashMap<>();
     Map<String, Integer> lotIndex = new HashMap<>();
-    this.fields = resolveFields(catalogue, fieldIndex);
+    this.fields = new FieldResolver(this, catalogue).resolve(fieldIndex);
     this.lots = resolveLots(catalogue, lotIndex);
     this.cuts = resolveCuts(catalogue, fieldIndex, lotIndex);
     this.groups = resolveGroups(catalogue, fieldIndex, lotIndex);
   }
 
-  /** Resolves; refuses with the input's name where a table lacks what is stated. */
+  /** The same plan in other weather. */
+  private ResolvedPlan(ResolvedPlan of, WeatherYear weather) {
+    this.stated = of.stated;
+    this.year = of.year;
+    this.days = of.days;
+    this.cautions = of.cautions;
+    this.climate = of.climate;
+    this.weather = weather;
+    this.normalRainMm = of.normalRainMm;
+    this.kinds = of.kinds;
+    this.index = index(kinds, weather, climate);
+    this.fields = of.fields;
+    this.lots = of.lots;
+    this.cuts = of.cuts;
+    this.groups = of.groups;
+  }
+
+  /**
+   * Resolves in the normal year; refuses with the input's name where a table lacks what is stated.
+   */
   public static ResolvedPlan of(FarmPlan stated, Catalogue catalogue, List<Caution> cautions) {
     return new ResolvedPlan(stated, catalogue, cautions);
+  }
+
+  /**
+   * The same plan in other weather; what does not hang on weather is shared.
+   *
+   * @throws IllegalArgumentException when the weather is not of the plan's days
+   */
+  public ResolvedPlan in(WeatherYear other) {
+    if (!other.year().equals(year)) {
+      throw new IllegalArgumentException("weather of " + other.year() + " for plan of " + year);
+    }
+    return new ResolvedPlan(this, other);
+  }
+
+  /** A generator of weather for the plan's days. */
+  public WeatherGenerator generator() {
+    return WeatherGenerator.of(climate, year);
+  }
+
+  public WeatherYear weather() {
+    return weather;
+  }
+
+  private static Forage[] kinds(FarmPlan stated, Catalogue catalogue) {
+    return Stream.concat(
+            stated.farm().fields().stream().map(f -> f.stand().forageId()),
+            stated.plan().sowings().stream().map(Sowing::forageId))
+        .distinct()
+        .map(catalogue::forage)
+        .toArray(Forage[]::new);
+  }
+
+  private static double[][] index(Forage[] kinds, WeatherYear weather, Climate climate) {
+    double[][] index = new double[kinds.length][];
+    for (int k = 0; k < kinds.length; k++) {
+      index[k] = GrowthIndex.daily(kinds[k], weather, climate);
+    }
+    return index;
   }
 
   public FarmPlan stated() {
@@ -150,65 +282,7 @@ public final class ResolvedPlan {
 
   /** kg DM/ha of growth stated for a field on a day, before leaf and crowding. */
   public double statedGrowth(int field, int day) {
-    return fields[field].growth[day];
-  }
-
-  private FieldPlan[] resolveFields(Catalogue catalogue, Map<String, Integer> index) {
-    List<FieldPlan> resolved = new ArrayList<>();
-    for (Field field : stated.farm().fields()) {
-      index.put(field.id(), resolved.size());
-      resolved.add(resolve(field, catalogue));
-    }
-    return resolved.toArray(FieldPlan[]::new);
-  }
-
-  private FieldPlan resolve(Field field, Catalogue catalogue) {
-    Forage forage = catalogue.forage(field.stand().forageId());
-    GrowthCurve curve = catalogue.growthOf(field.stand(), stated.farm().climateId());
-    FieldPlan f = new FieldPlan();
-    f.field = field;
-    f.areaHa = field.areaHa();
-    f.residual = field.residualFor(forage);
-    f.residue = forage.cropResidue();
-    f.base = f.residue ? 0 : forage.minResidualKgPerHa();
-    f.entry = f.residue ? forage.ceilingKgPerHa() : forage.entryMassKgPerHa();
-    f.ceiling = Math.max(forage.ceilingKgPerHa(), f.entry + 1);
-    f.extinction = SwardRules.extinction(f.entry);
-    f.referenceLight = SwardRules.lightCaught(f.extinction, (f.base + f.entry) / 2);
-    f.turnIn = field.turnInFor(forage);
-    f.utilization = field.utilizationFor(forage);
-    f.stockUtilization = Math.max(f.utilization, forage.utilizationStrip());
-    f.senescencePerDay = forage.senescencePerDay();
-    f.lossPerDay = SwardRules.lossPerDay(forage.standingLossPerMonth());
-    f.dormantBelow = SwardRules.DORMANT_SHARE * curve.peakKgPerHaDay();
-    f.hardy = forage.frostResponse() == Forage.FrostResponse.HARDY;
-    f.growth = curve.daily(year);
-    f.arrives = year.clippedStart(field.stand().fromInclusive());
-    f.leaves = year.clippedEnd(field.stand().toExclusive());
-    double opening = field.openingCoverFor(forage);
-    f.openingDead = f.residue ? opening : opening * field.stand().openingDeadShare();
-    f.openingGreen = opening - f.openingDead;
-    f.shut = new boolean[days];
-    f.reopens = new boolean[days];
-    for (Closing closing : stated.plan().closings()) {
-      if (closing.fieldId().equals(field.id())) {
-        Arrays.fill(
-            f.shut,
-            year.clippedStart(closing.fromInclusive()),
-            year.clippedEnd(closing.toExclusive()),
-            true);
-        int open = year.day(closing.toExclusive());
-        if (open >= 0 && open < days) {
-          f.reopens[open] = true;
-        }
-      }
-    }
-    for (Caution caution : cautions) {
-      if (caution.blocks() && caution.groupId() == null && caution.fieldId().equals(field.id())) {
-        Arrays.fill(f.shut, caution.fromDay(), Math.min(days, caution.toDay()), true);
-      }
-    }
-    return f;
+    return fields[field].base().growth[day];
   }
 
   private LotPlan[] resolveLots(Catalogue catalogue, Map<String, Integer> index) {
@@ -256,8 +330,6 @@ public final class ResolvedPlan {
       c.day = year.day(cut.date());
       c.field = fieldIndex.get(cut.fieldId());
       c.lot = lotIndex.get(cut.lot().id());
-      Forage forage = catalogue.forage(fields[c.field].field.stand().forageId());
-      c.stubble = forage.massAtHeightKgPerHa(forage.cutHeightCm());
       c.harvestLoss =
           catalogue
               .loss("cut.harvestMethodId", cut.harvestMethodId(), LossMethod.Stage.HARVEST)

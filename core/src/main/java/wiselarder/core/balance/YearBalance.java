@@ -36,6 +36,15 @@ public final class YearBalance {
   final double[] weathered;
   final double[] cutOff;
 
+  /** Plant-available water in the soil at the end of the day, mm. */
+  final double[] water;
+
+  /** By sowing and day: cover of the sown crop alone, kg DM/ha; and grown in all, kg DM/ha. */
+  final double[] sownCover;
+
+  final double[] sownGrown;
+  final SowingYear[] sowings;
+
   /** By lot and day: kg DM in store at the end of the day; whole or opened units left; opened. */
   final double[] lotKg;
 
@@ -78,6 +87,14 @@ public final class YearBalance {
     trampled = new double[fieldCount * days];
     weathered = new double[fieldCount * days];
     cutOff = new double[fieldCount * days];
+    water = new double[fieldCount * days];
+    int sown = resolved.stated.plan().sowings().size();
+    sownCover = new double[sown * days];
+    sownGrown = new double[sown];
+    sowings =
+        resolved.stated.plan().sowings().stream()
+            .map(SowingYear::outside)
+            .toArray(SowingYear[]::new);
     lotKg = new double[lotCount * days];
     lotUnits = new int[lotCount * days];
     lotOpened = new int[lotCount * days];
@@ -153,17 +170,39 @@ public final class YearBalance {
   /** What stands above the residual at the end of the day and would be eaten, kg DM. */
   public double offeredKg(int field, int day) {
     ResolvedPlan.FieldPlan f = resolved.fields[field];
-    return Math.max(0, coverKgPerHa(field, day) - f.residual) * f.areaHa * f.utilization;
+    return Math.max(0, coverKgPerHa(field, day) - f.base().residual)
+        * f.areaHa
+        * f.base().utilization;
   }
 
   /** Residual that holds on a field, kg DM/ha. */
   public double residualKgPerHa(int field) {
-    return resolved.fields[field].residual;
+    return resolved.fields[field].base().residual;
   }
 
   /** Ceiling of a field's stand, kg DM/ha. */
   public double ceilingKgPerHa(int field) {
-    return resolved.fields[field].ceiling;
+    return resolved.fields[field].base().ceiling;
+  }
+
+  /** Water that plants can use in the soil at the end of the day, mm. */
+  public double soilWaterMm(int field, int day) {
+    return water[field * days + day];
+  }
+
+  /** Most water the field's soil holds for its stands, mm. */
+  public double soilCapacityMm(int field) {
+    return resolved.fields[field].capacityMm;
+  }
+
+  /** Cover of a sown crop alone at the end of the day, kg DM/ha; by its place in the plan. */
+  public double sownCoverKgPerHa(int sowing, int day) {
+    return sownCover[sowing * days + day];
+  }
+
+  /** What became of a sowing, by its place in the plan. */
+  public SowingYear sowing(int sowing) {
+    return sowings[sowing];
   }
 
   public double grownKg(int field, int day) {

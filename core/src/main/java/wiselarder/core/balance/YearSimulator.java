@@ -1,11 +1,17 @@
 package wiselarder.core.balance;
 
+import wiselarder.core.balance.FieldState.StandState;
+import wiselarder.core.balance.ResolvedPlan.CropPlan;
 import wiselarder.core.balance.ResolvedPlan.CutPlan;
 import wiselarder.core.balance.ResolvedPlan.FieldPlan;
 import wiselarder.core.balance.ResolvedPlan.GroupPlan;
 import wiselarder.core.balance.ResolvedPlan.LotPlan;
+import wiselarder.core.balance.ResolvedPlan.StandPlan;
 import wiselarder.core.balance.ResolvedPlan.StepPlan;
+import wiselarder.core.forage.CropRules;
+import wiselarder.core.forage.NitrogenRules;
 import wiselarder.core.forage.SwardRules;
+import wiselarder.core.land.SoilWater;
 
 /**
  * The daily simulation. Each day: stands and lots come and go, swards grow, cuts are made, groups
@@ -27,14 +33,6 @@ public final class YearSimulator {
   /** Field each group's step stands on, -1 for none; by group, then step. */
   private final int[][] standingOn;
 
-  /** kg DM/ha; {@code stock} is the part of the cover kept as stockpile. */
-  private static final class FieldState {
-    double green;
-    double dead;
-    double stock;
-    boolean there;
-  }
-
   /** kg DM. */
   private static final class LotState {
     int closed;
@@ -50,7 +48,7 @@ public final class YearSimulator {
     this.lots = new LotState[plan.lots.length];
     this.standingOn = new int[plan.groups.length][];
     for (int f = 0; f < fields.length; f++) {
-      fields[f] = new FieldState();
+      fields[f] = new FieldState(plan.fields[f]);
     }
     for (int l = 0; l < lots.length; l++) {
       lots[l] = new LotState();
@@ -69,7 +67,9 @@ public final class YearSimulator {
   private YearBalance run() {
     for (int day = 0; day < plan.days; day++) {
       comeAndGo(day);
+      tend(day);
       grow(day);
+      water(day);
       cut(day);
       feed(day);
       wither(day);
@@ -84,25 +84,24 @@ public final class YearSimulator {
     for (int f = 0; f < fields.length; f++) {
       FieldPlan p = plan.fields[f];
       FieldState s = fields[f];
-      if (!s.there && day >= p.arrives && day < p.leaves) {
-        s.there = true;
-        s.green = p.openingGreen;
-        s.dead = p.openingDead;
-        double kg = (s.green + s.dead) * p.areaHa;
+      StandState base = s.stands[0];
+      if (!base.there && !base.gone && day >= p.base().arrives && day < p.base().leaves) {
+        base.there = true;
+        base.green = p.openingGreen;
+        base.dead = p.openingDead;
+        double kg = base.mass() * p.areaHa;
         if (day == 0) {
           out.openingKg += kg;
         } else {
           out.arrivedKg += kg;
         }
-      } else if (s.there && day >= p.leaves) {
-        out.leftBehindKg += (s.green + s.dead) * p.areaHa;
-        s.there = false;
-        s.green = 0;
-        s.dead = 0;
+      } else if (base.there && day >= p.base().leaves) {
+        out.leftBehindKg += base.clear() * p.areaHa;
+        base.there = false;
         s.stock = 0;
       }
-      if (s.there && p.reopens[day]) {
-        s.stock = Math.max(0, s.green + s.dead - p.residual);
+      if (p.reopens[day]) {
+        s.stock = above(p, s, day);
       }
     }
     for (int l = 0; l < lots.length; l++) {
@@ -123,55 +122,209 @@ public final class YearSimulator {
     }
   }
 
+  /** Sowings: ground prepared, seed in the ground, emergence, ready, ended. */
+  private void tend(int day) {
+    for (int f = 0; f < fields.length; f++) {
+      FieldPlan p = plan.fields[f];
+      FieldState s = fields[f];
+      if (p.nitrogen != null) {
+        s.nitrogen += p.nitrogen[day];
+      }
+      s.nitrogen *= 1 - NitrogenRules.LOST_PER_DAY;
+      s.sown = false;
+      for (int i = 1; i < s.stands.length; i++) {
+        CropPlan c = p.stands[i].crop;
+        StandState crop = s.stands[i];
+        if (day == Math.max(0, c.prepareDay)) {
+          prepare(p, s, i);
+        }
+        if (day >= c.sowDay && crop.endedDay < 0) {
+          develop(p, s, i, day);
+        }
+        s.sown |= day >= c.prepareDay && crop.readyDay < 0 && crop.endedDay < 0;
+      }
+    }
+  }
+
+  /** Preparing for a crop sets back or clears whatever stood there before it. */
+  private void prepare(FieldPlan p, FieldState s, int sowing) {
+    CropPlan c = p.stands[sowing].crop;
+    for (int i = 0; i < sowing; i++) {
+      if (s.stands[i].there) {
+        double lost = s.stands[i].prepare(c.stated.preparation(), p.stands[i], c.sowDay);
+        out.leftBehindKg += lost * p.areaHa;
+      }
+    }
+    s.stock = 0;
+  }
+
+  private void develop(FieldPlan p, FieldState s, int i, int day) {
+    StandPlan plan = p.stands[i];
+    CropPlan c = plan.crop;
+    StandState crop = s.stands[i];
+    double share = s.waterMm / p.capacityMm;
+    if (day == Math.max(0, c.sowDay)) {
+      crop.waterShareAtSowing = share;
+    }
+    double above = Math.max(0, this.plan.weather.tmeanC(day) - plan.forage.baseC());
+    if (crop.emergedDay < 0) {
+      crop.heat += share >= CropRules.MOIST_SHARE ? above : 0;
+      if (crop.heat >= CropRules.EMERGENCE_DEGREE_DAYS) {
+        crop.there = true;
+        crop.emergedDay = day;
+        crop.green = c.emergedKg;
+        out.grown[c.fieldAt + day] += c.emergedKg * p.areaHa;
+        out.grownKg += c.emergedKg * p.areaHa;
+        out.sownGrown[c.number] += c.emergedKg;
+      } else if (day - c.sowDay >= CropRules.FAILS_AFTER_DAYS) {
+        crop.failed = true;
+        crop.endedDay = day;
+      }
+      return;
+    }
+    crop.stage += day >= c.heatFrom ? above : 0;
+    if (crop.readyDay < 0 && day >= c.anchoredDay && crop.mass() >= plan.entry) {
+      crop.readyDay = day;
+    }
+    boolean frosted = !plan.hardy && this.plan.weather.frostSeason(day);
+    double tooCold = plan.forage.winterHardyC() - this.plan.weather.tminC(day);
+    if (tooCold > 0) {
+      crop.die(Math.min(1, tooCold * CropRules.KILLED_PER_DEGREE) * crop.green);
+    }
+    if (day >= plan.leaves || frosted || crop.green < CropRules.LEAST_ALIVE_KG_PER_HA) {
+      crop.end(day);
+    }
+  }
+
   private void grow(int day) {
     for (int f = 0; f < fields.length; f++) {
-      FieldState s = fields[f];
       FieldPlan p = plan.fields[f];
-      double stated = p.growth[day];
-      if (!s.there || stated <= 0 || (!p.hardy && plan.frostSeason[day])) {
-        continue;
+      FieldState s = fields[f];
+      shadow(p, s);
+      for (int i = 0; i < s.stands.length; i++) {
+        StandState stand = s.stands[i];
+        StandPlan sp = p.stands[i];
+        stand.rate = rate(p, s, i, day);
+        if (!stand.there || stand.rate <= 0 || (!sp.hardy && plan.weather.frostSeason(day))) {
+          continue;
+        }
+        double kgPerHa =
+            stand.rate
+                * stand.vigour
+                * leafShare(sp, s, i)
+                * SwardRules.crowdingShare(stand.mass(), sp.entry, sp.ceiling);
+        if (s.nitrogen > 0) {
+          double extra = NitrogenRules.extraKgPerHa(kgPerHa, s.nitrogen, sp.forage.fixesNitrogen());
+          s.nitrogen -= Math.max(0, extra) / NitrogenRules.KG_DM_PER_KG_N;
+          kgPerHa += extra;
+        }
+        stand.green += kgPerHa;
+        out.grown[f * plan.days + day] += kgPerHa * p.areaHa;
+        out.grownKg += kgPerHa * p.areaHa;
+        if (sp.crop != null) {
+          out.sownGrown[sp.crop.number] += kgPerHa;
+        }
       }
-      double kgPerHa =
-          stated
-              * SwardRules.leafShare(p.extinction, p.referenceLight, s.green)
-              * SwardRules.crowdingShare(s.green + s.dead, p.entry, p.ceiling);
-      s.green += kgPerHa;
-      out.grown[f * plan.days + day] = kgPerHa * p.areaHa;
-      out.grownKg += kgPerHa * p.areaHa;
+    }
+  }
+
+  /** Growth that today's weather allows at full leaf, kg DM/ha. */
+  private double rate(FieldPlan p, FieldState s, int i, int day) {
+    StandPlan sp = p.stands[i];
+    double wet = SoilWater.growthShare(s.waterMm, p.capacityMm, sp.droughtHold);
+    double index = plan.index[sp.kind][day] * wet;
+    if (sp.crop != null) {
+      return s.stands[i].lives()
+          ? sp.crop.sitePeak * index * sp.crop.course.growthShare(s.stands[i].stage)
+          : 0;
+    }
+    double rate = sp.growth[day] + sp.response[day] * (index - sp.normalIndex[day]);
+    return day < s.stands[0].setBackUntil ? rate * s.stands[0].setBackTo : rate;
+  }
+
+  /** What all leaves together catch, for each unit of extinction times mass. */
+  private static void shadow(FieldPlan p, FieldState s) {
+    if (s.stands.length == 1) {
+      return;
+    }
+    double depth = 0;
+    for (int i = 0; i < s.stands.length; i++) {
+      depth +=
+          p.stands[i].extinction * (s.stands[i].green + SwardRules.DEAD_SHADE * s.stands[i].dead);
+    }
+    s.lightShare = depth <= 0 ? 1 : (1 - Math.exp(-depth)) / depth;
+  }
+
+  /** A stand alone catches by its own leaf; where two stand, each by its share of the leaf. */
+  private static double leafShare(StandPlan sp, FieldState s, int i) {
+    double green = s.stands[i].green;
+    if (s.stands.length == 1) {
+      return SwardRules.leafShare(sp.extinction, sp.referenceLight, green);
+    }
+    double caught = sp.extinction * green * s.lightShare / sp.referenceLight;
+    return sp.crop == null ? Math.max(SwardRules.RESERVE_SHARE * s.lightShare, caught) : caught;
+  }
+
+  /** All stands of a field drink from one bucket. */
+  private void water(int day) {
+    for (int f = 0; f < fields.length; f++) {
+      FieldPlan p = plan.fields[f];
+      FieldState s = fields[f];
+      double open = s.stands[0].gone ? 1 : 1 - p.referenceCover[day];
+      for (int i = 1; i < s.stands.length; i++) {
+        open *= Math.exp(-p.stands[i].extinction * s.stands[i].green);
+      }
+      double in = plan.weather.reachesSoilMm(day) + (p.irrigation == null ? 0 : p.irrigation[day]);
+      s.waterMm =
+          SoilWater.after(
+              s.waterMm, p.capacityMm, in, plan.weather.et0Mm(day), 1 - open, p.drainsFreely);
     }
   }
 
   private void cut(int day) {
     for (CutPlan c : plan.cuts) {
-      FieldState s = fields[c.field];
-      if (c.day != day || !s.there) {
-        continue;
+      if (c.day == day) {
+        cut(c, plan.fields[c.field], fields[c.field], day);
       }
-      FieldPlan p = plan.fields[c.field];
-      double mass = s.green + s.dead;
-      double off = Math.max(0, mass - c.stubble);
-      if (off <= 0) {
-        continue;
-      }
-      take(s, off);
-      s.stock = 0;
-      double offKg = off * p.areaHa;
-      double madeKg = offKg * (1 - c.harvestLoss);
-      out.cutOff[c.field * plan.days + day] += offKg;
-      out.harvestLossKg += offKg - madeKg;
-      LotState lot = lots[c.lot];
-      lot.there = true;
-      lot.closed = Math.max(1, (int) Math.round(madeKg / c.unitKg));
-      lot.kgPerUnit = madeKg / lot.closed;
     }
   }
 
-  /** Takes mass off a stand, green and dead in the proportion in which they stand. */
-  private static void take(FieldState s, double kgPerHa) {
-    double mass = s.green + s.dead;
-    double deadShare = mass <= 0 ? 0 : s.dead / mass;
-    s.green = Math.max(0, s.green - kgPerHa * (1 - deadShare));
-    s.dead = Math.max(0, s.dead - kgPerHa * deadShare);
+  private void cut(CutPlan c, FieldPlan p, FieldState s, int day) {
+    double off = 0;
+    for (int i = 0; i < s.stands.length; i++) {
+      StandPlan sp = p.stands[i];
+      double stubble = sp.forage.massAtHeightKgPerHa(sp.forage.cutHeightCm());
+      double mass = s.stands[i].mass();
+      if (s.stands[i].there && mass > stubble) {
+        off += mass - stubble;
+        taken(sp, s.stands[i], mass - stubble, day);
+      }
+    }
+    if (off <= 0) {
+      return;
+    }
+    s.stock = 0;
+    double offKg = off * p.areaHa;
+    double madeKg = offKg * (1 - c.harvestLoss);
+    out.cutOff[c.field * plan.days + day] += offKg;
+    out.harvestLossKg += offKg - madeKg;
+    LotState lot = lots[c.lot];
+    lot.there = true;
+    lot.closed = Math.max(1, (int) Math.round(madeKg / c.unitKg));
+    lot.kgPerUnit = madeKg / lot.closed;
+  }
+
+  /** Takes mass off a stand; a jointed small grain taken low has lost its growing points. */
+  private static void taken(StandPlan sp, StandState stand, double kgPerHa, int day) {
+    stand.take(kgPerHa);
+    CropPlan c = sp.crop;
+    if (c == null || stand.endedDay >= 0) {
+      return;
+    }
+    boolean low = stand.mass() < CropRules.GROWING_POINT_SHARE * sp.entry;
+    if (low && c.endsWhenJointedTaken && c.course.jointed(stand.stage)) {
+      stand.end(day);
+    }
   }
 
   private void feed(int day) {
@@ -220,10 +373,33 @@ public final class YearSimulator {
   private boolean offers(int g, int f, int day) {
     FieldPlan p = plan.fields[f];
     FieldState s = fields[f];
-    return s.there
-        && !p.shut[day]
+    return !p.shut[day]
+        && !s.sown
         && !plan.groups[g].barred[f]
-        && s.green + s.dead - p.residual > LEAVE_AT_KG_PER_HA;
+        && above(p, s, day) > LEAVE_AT_KG_PER_HA;
+  }
+
+  /** What stands above the residuals of all stands, kg DM/ha. In winter a reserve is left. */
+  private double above(FieldPlan p, FieldState s, int day) {
+    boolean winter = plan.weather.frostSeason(day);
+    double above = 0;
+    for (int i = 0; i < s.stands.length; i++) {
+      if (s.stands[i].there) {
+        above += s.stands[i].above(p.stands[i], winter);
+      }
+    }
+    return above;
+  }
+
+  /** How far a field is past the cover at which stock may come in: its furthest stand counts. */
+  private static double ahead(FieldPlan p, FieldState s) {
+    double ahead = -Double.MAX_VALUE;
+    for (int i = 0; i < s.stands.length; i++) {
+      if (s.stands[i].there) {
+        ahead = Math.max(ahead, s.stands[i].mass() - p.stands[i].turnIn);
+      }
+    }
+    return ahead;
   }
 
   private int furthestAhead(int g, StepPlan step, int day, boolean ready) {
@@ -231,7 +407,7 @@ public final class YearSimulator {
     double bestAhead = ready ? 0 : -Double.MAX_VALUE;
     for (int f : step.sources) {
       if (offers(g, f, day)) {
-        double ahead = fields[f].green + fields[f].dead - plan.fields[f].turnIn;
+        double ahead = ahead(plan.fields[f], fields[f]);
         if (ahead >= bestAhead && (best < 0 || ahead > bestAhead)) {
           best = f;
           bestAhead = ahead;
@@ -242,25 +418,37 @@ public final class YearSimulator {
   }
 
   /**
-   * Eats from a field; eating 1 kg takes 1/utilization kg down. What was kept as stockpile is eaten
-   * first, in strips. Returns what was eaten, kg DM.
+   * Eats from a field, from each stand by what it offers; eating 1 kg takes 1/utilization kg down.
+   * What was kept as stockpile is eaten first, in strips. Returns what was eaten, kg DM.
    */
   private double bite(int g, int f, int day, double wantKg) {
     FieldPlan p = plan.fields[f];
     FieldState s = fields[f];
+    boolean winter = plan.weather.frostSeason(day);
     boolean fromStock = s.stock > LEAVE_AT_KG_PER_HA;
-    double above = s.green + s.dead - p.residual;
-    double utilization = fromStock ? p.stockUtilization : p.utilization;
+    double above = above(p, s, day);
+    double eatable = 0;
+    for (int i = 0; i < s.stands.length; i++) {
+      StandPlan sp = p.stands[i];
+      double utilization = fromStock ? sp.stockUtilization : sp.utilization;
+      eatable += s.stands[i].there ? s.stands[i].above(sp, winter) * utilization : 0;
+    }
+    double utilization = eatable / above;
     double offered = (fromStock ? Math.min(above, s.stock) : above) * p.areaHa;
     double down = Math.min(offered, wantKg / utilization);
     double eaten = down * utilization;
-    take(s, down / p.areaHa);
+    double share = down / p.areaHa / above;
+    for (int i = 0; i < s.stands.length; i++) {
+      if (s.stands[i].there) {
+        taken(p.stands[i], s.stands[i], share * s.stands[i].above(p.stands[i], winter), day);
+      }
+    }
     s.stock = Math.max(0, s.stock - down / p.areaHa);
     int at = f * plan.days + day;
     out.fieldEaten[at] += eaten;
     out.trampled[at] += down - eaten;
     out.trampledKg += down - eaten;
-    if (fromStock || p.residue) {
+    if (fromStock || p.base().residue) {
       out.fieldStandingEaten[at] += eaten;
       eat(Shelf.STANDING, g, day, eaten);
     } else {
@@ -307,35 +495,56 @@ public final class YearSimulator {
   }
 
   private void wither(int day) {
+    double weathering =
+        SwardRules.weatheringShare(plan.weather.rainMm(day), plan.normalRainMm[day]);
+    boolean heavySnow = plan.weather.snowMm(day) >= SwardRules.HEAVY_SNOW_MM;
     for (int f = 0; f < fields.length; f++) {
       FieldState s = fields[f];
       FieldPlan p = plan.fields[f];
-      if (!s.there) {
-        continue;
+      double lost = 0;
+      for (int i = 0; i < s.stands.length; i++) {
+        if (s.stands[i].there) {
+          lost += wither(p.stands[i], s.stands[i], day, weathering, heavySnow);
+        }
       }
-      boolean frosted = !p.hardy && plan.frostSeason[day];
-      boolean dormant = frosted || p.growth[day] < p.dormantBelow;
-      if (!dormant) {
-        double dying = p.senescencePerDay * Math.max(0, s.green - p.entry);
-        s.green -= dying;
-        s.dead += dying;
-      }
-      if (frosted) {
-        double dying = SwardRules.FROST_DEATH_PER_DAY * Math.max(0, s.green - p.base);
-        s.green -= dying;
-        s.dead += dying;
-      }
-      double lost = s.dead * p.lossPerDay;
-      s.dead -= lost;
-      if (dormant) {
-        double greenLost = Math.max(0, s.green - p.base) * p.lossPerDay;
-        s.green -= greenLost;
-        lost += greenLost;
-      }
-      s.stock = Math.min(s.stock, Math.max(0, s.green + s.dead - p.residual));
+      s.stock = Math.min(s.stock, above(p, s, day));
       out.weathered[f * plan.days + day] = lost * p.areaHa;
       out.weatheredKg += lost * p.areaHa;
     }
+  }
+
+  /** Green dies, dead weathers, snow lays down; what is lost, kg DM/ha. */
+  private double wither(StandPlan p, StandState s, int day, double weathering, boolean heavySnow) {
+    boolean frosted = !p.hardy && plan.weather.frostSeason(day);
+    boolean dormant = frosted || s.rate < p.dormantBelow;
+    if (!dormant) {
+      s.die(p.senescencePerDay * Math.max(0, s.green - p.entry));
+      if (p.crop == null) {
+        s.vigour = SwardRules.vigourAfter(s.vigour, s.mass(), p.base);
+      }
+    }
+    if (p.crop != null && p.crop.course.diesRipe() && p.crop.course.ripe(s.stage)) {
+      s.die(CropRules.RIPE_DEATH_PER_DAY * s.green);
+      if (s.endedDay < 0 && s.green < CropRules.EMERGED_KG_PER_HA) {
+        s.end(day);
+      }
+    }
+    if (frosted) {
+      s.die(SwardRules.FROST_DEATH_PER_DAY * Math.max(0, s.green - p.base));
+    }
+    double lost = Math.min(s.dead, s.dead * p.lossPerDay * weathering);
+    s.dead -= lost;
+    if (dormant) {
+      double greenLost = Math.max(0, s.green - p.base) * p.lossPerDay * weathering;
+      s.green -= greenLost;
+      lost += greenLost;
+    }
+    if (heavySnow && p.lodged > 0) {
+      double down = p.lodged * s.above(p, false);
+      s.take(down);
+      lost += down;
+    }
+    return lost;
   }
 
   private void storeLoses() {
@@ -351,8 +560,20 @@ public final class YearSimulator {
 
   private void record(int day) {
     for (int f = 0; f < fields.length; f++) {
-      out.cover[f * plan.days + day] = fields[f].green + fields[f].dead;
-      out.green[f * plan.days + day] = fields[f].green;
+      FieldState s = fields[f];
+      double green = 0;
+      double mass = 0;
+      for (int i = 0; i < s.stands.length; i++) {
+        green += s.stands[i].green;
+        mass += s.stands[i].mass();
+        if (i > 0) {
+          out.sownCover[plan.fields[f].stands[i].crop.number * plan.days + day] =
+              s.stands[i].mass();
+        }
+      }
+      out.cover[f * plan.days + day] = mass;
+      out.green[f * plan.days + day] = green;
+      out.water[f * plan.days + day] = s.waterMm;
     }
     for (int l = 0; l < lots.length; l++) {
       LotState s = lots[l];
@@ -363,7 +584,13 @@ public final class YearSimulator {
 
   private void closeAccounts() {
     for (int f = 0; f < fields.length; f++) {
-      out.closingKg += (fields[f].green + fields[f].dead) * plan.fields[f].areaHa;
+      for (int i = 0; i < fields[f].stands.length; i++) {
+        out.closingKg += fields[f].stands[i].mass() * plan.fields[f].areaHa;
+        if (i > 0) {
+          out.sowings[plan.fields[f].stands[i].crop.number] =
+              SowingYear.of(plan.fields[f], i, fields[f].stands[i], out);
+        }
+      }
     }
     for (LotState s : lots) {
       out.closingKg += s.closed * s.kgPerUnit + s.openKg;

@@ -14,6 +14,14 @@ import wiselarder.core.reference.CsvTable;
  * @param ceilingKgPerHa standing mass at which death offsets growth
  * @param senescencePerDay share of green mass carried past entry mass that dies each day
  * @param standingLossPerMonth share of standing mass lost per 30 days once growth has stopped
+ * @param baseC daily mean temperature below which nothing grows; full growth between the optimum
+ *     figures, none above the maximum
+ * @param peakKgPerHaDay growth at the optimum with full leaf, water and nitrogen
+ * @param droughtHold share of growth kept when 30% of the plant-available water is left
+ * @param winterHardyC low below which many plants of an established stand die
+ * @param winterLeaveHeightCm height to carry into winter, NaN where there is no winter
+ * @param daysToFirstUseLow days from sowing to first use; NaN for stands that are not sown yearly
+ * @param kgNPerTonne nitrogen held in a tonne of dry matter
  * @param stockpileUseByDays days after the first killing frost by which a stockpile should be
  *     eaten; NaN where stockpiling is not advised
  */
@@ -37,7 +45,45 @@ public record Forage(
     FrostResponse frostResponse,
     double prussicMinHeightCm,
     boolean toxicEndophyte,
-    Set<String> uses) {
+    Set<String> uses,
+    Life life,
+    boolean warmSeason,
+    boolean fixesNitrogen,
+    double baseC,
+    double optimumLowC,
+    double optimumHighC,
+    double maximumC,
+    double peakKgPerHaDay,
+    double annualLowKgPerHa,
+    double annualTypicalKgPerHa,
+    double annualHighKgPerHa,
+    double rootDepthCm,
+    double droughtHold,
+    double winterHardyC,
+    double winterLeaveHeightCm,
+    double daysToFirstUseLow,
+    double daysToFirstUseHigh,
+    double sowAboveC,
+    double sowBelowC,
+    boolean regrows,
+    double kgNPerTonne,
+    double standingTdnLossPerMonth,
+    Lodging lodging) {
+
+  /** How long a plant lives, and when it is sown. */
+  public enum Life {
+    PERENNIAL,
+    BIENNIAL,
+    WINTER_ANNUAL,
+    SUMMER_ANNUAL
+  }
+
+  /** How much of a tall stand goes down under snow or ice. */
+  public enum Lodging {
+    NONE,
+    LOW,
+    HIGH
+  }
 
   /** What the first killing frost does to the tops. */
   public enum FrostResponse {
@@ -48,6 +94,21 @@ public record Forage(
 
   public boolean cropResidue() {
     return group.equals("crop_residue");
+  }
+
+  /** True for ground with nothing sown on it. */
+  public boolean fallow() {
+    return group.equals("fallow");
+  }
+
+  /** False for residue and fallow ground. */
+  public boolean grows() {
+    return !cropResidue() && !fallow();
+  }
+
+  /** True where the stand is sown each time it is wanted. */
+  public boolean sownYearly() {
+    return life != Life.PERENNIAL && grows();
   }
 
   public boolean prussicAcid() {
@@ -68,7 +129,7 @@ public record Forage(
    * origin, as the base of a sward is denser than its top.
    */
   public double massAtHeightKgPerHa(double heightCm) {
-    return cropResidue()
+    return !grows()
         ? minResidualKgPerHa
         : Math.max(0, minResidualKgPerHa + dmPerCmKgPerHa * (heightCm - exitHeightCm));
   }
@@ -102,9 +163,36 @@ public record Forage(
         r.number("senescence_rate_per_day", 0, 0.1),
         r.number("standing_dm_loss_per_month", 0, 0.9),
         r.numberOrNaN("stockpile_use_by_days_after_frost", 1, 300),
-        FrostResponse.valueOf(r.text("frost_response").toUpperCase(java.util.Locale.ROOT)),
+        FrostResponse.valueOf(upper(r, "frost_response")),
         r.text("prussic_acid").equals("1") ? r.number("prussic_min_height_cm", 5, 120) : Double.NaN,
         r.text("endophyte_toxin").equals("1"),
-        Set.of(r.text("uses").split("\\|")));
+        Set.of(r.text("uses").split("\\|")),
+        Life.valueOf(upper(r, "life")),
+        r.text("photosynthesis").equals("C4"),
+        r.text("n_fixing").equals("1"),
+        r.number("t_base_c", -5, 20),
+        r.number("t_opt_low_c", 5, 35),
+        r.number("t_opt_high_c", 10, 40),
+        r.number("t_max_c", 20, 50),
+        r.number("peak_growth_kg_ha_day", 0, 300),
+        r.number("annual_yield_low_kg_ha", 0, 40000),
+        r.number("annual_yield_typical_kg_ha", 0, 40000),
+        r.number("annual_yield_high_kg_ha", 0, 40000),
+        r.numberOrNaN("root_depth_cm", 10, 300),
+        r.numberOrNaN("drought_hold", 0, 1),
+        r.numberOrNaN("winter_hardy_c", -60, 20),
+        r.numberOrNaN("winter_leave_height_cm", 1, 100),
+        r.numberOrNaN("days_sow_to_first_use_low", 10, 400),
+        r.numberOrNaN("days_sow_to_first_use_high", 10, 400),
+        r.numberOrNaN("sow_soil_temp_min_c", -5, 30),
+        r.numberOrNaN("sow_soil_temp_max_c", 5, 45),
+        r.text("regrows_after_use").equals("1"),
+        r.number("n_kg_per_t_dm", 1, 60),
+        r.number("standing_tdn_loss_points_per_month", 0, 20),
+        Lodging.valueOf(upper(r, "lodging")));
+  }
+
+  private static String upper(CsvTable.Row r, String column) {
+    return r.text(column).toUpperCase(java.util.Locale.ROOT);
   }
 }

@@ -14,6 +14,9 @@ public final class SwardRules {
   /** Below this share of the year's peak rate a stand counts as dormant. Assumption. */
   public static final double DORMANT_SHARE = 0.10;
 
+  /** Shade of a kilogram of standing dead as a share of a green one's. Assumption. */
+  public static final double DEAD_SHADE = 0.4;
+
   private SwardRules() {}
 
   /**
@@ -51,5 +54,47 @@ public final class SwardRules {
   /** Daily share of a loss given per 30 days: {@code 1 - (1 - loss)^(1/30)}. */
   public static double lossPerDay(double lossPerMonth) {
     return 1 - Math.pow(1 - lossPerMonth, 1 / 30.0);
+  }
+
+  /** Below this share of the table's residual a growing stand is overgrazed. Assumption. */
+  public static final double OVERGRAZED_BELOW = 0.85;
+
+  /** Vigour lost each day bitten to nothing, and won back each day at rest. Assumptions. */
+  private static final double VIGOUR_LOST_PER_DAY = 0.015;
+
+  private static final double VIGOUR_WON_PER_DAY = 0.004;
+
+  private static final double LEAST_VIGOUR = 0.2;
+
+  /**
+   * Vigour of a perennial stand after one growing day, 1 when sound: kept below its stubble it
+   * wears out, the faster the lower; rested it comes back slowly.
+   */
+  public static double vigourAfter(double vigour, double massKgPerHa, double residualKgPerHa) {
+    double limit = OVERGRAZED_BELOW * residualKgPerHa;
+    if (massKgPerHa < limit) {
+      return Math.max(LEAST_VIGOUR, vigour - VIGOUR_LOST_PER_DAY * (1 - massKgPerHa / limit));
+    }
+    return Math.min(1, vigour + VIGOUR_WON_PER_DAY);
+  }
+
+  /**
+   * How much faster or slower dead feed weathers on a day: half of the loss goes with time, half
+   * with rain against the normal rain of that day. Assumption.
+   */
+  public static double weatheringShare(double rainMm, double normalRainMm) {
+    return 0.5 + 0.5 * Math.min(10, rainMm / Math.max(0.2, normalRainMm));
+  }
+
+  /** Snow of one day that lays tall stands down, mm of water. Assumption. */
+  public static final double HEAVY_SNOW_MM = 8;
+
+  /** Share of what stands above the residual that a heavy snow lays out of reach. Assumption. */
+  public static double lodgedShare(Forage.Lodging lodging) {
+    return switch (lodging) {
+      case NONE -> 0;
+      case LOW -> 0.04;
+      case HIGH -> 0.20;
+    };
   }
 }

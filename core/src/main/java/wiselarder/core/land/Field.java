@@ -11,6 +11,7 @@ import wiselarder.core.quantity.Check;
  * @param turnInKgPerHa cover at which stock may come in, or null for a third of the way from
  *     residual to entry mass
  * @param grazing how it is grazed, which sets utilization
+ * @param soil what the field stands on, or null for the climate's usual soil
  * @param utilization share of what stock take down that is eaten, or null for the forage's own
  */
 public record Field(
@@ -23,7 +24,8 @@ public record Field(
     Double residualKgPerHa,
     Double turnInKgPerHa,
     boolean hayable,
-    String note) {
+    String note,
+    Soil soil) {
 
   /** How stock are kept on a field. */
   public enum Grazing {
@@ -74,7 +76,7 @@ public record Field(
    */
   public double turnInFor(Forage forage) {
     double residual = residualFor(forage);
-    if (forage.cropResidue()) {
+    if (!forage.grows()) {
       return turnInKgPerHa != null ? turnInKgPerHa : residual;
     }
     double stated =
@@ -92,6 +94,9 @@ public record Field(
       return stand.openingCoverKgPerHa();
     }
     double residual = residualFor(forage);
+    if (forage.fallow()) {
+      return 0;
+    }
     return forage.cropResidue()
         ? 2 * forage.minResidualKgPerHa()
         : (residual + Math.max(residual, forage.entryMassKgPerHa())) / 2;

@@ -6,6 +6,7 @@ import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.GrowthCurve;
 import wiselarder.core.forage.GrowthTable;
 import wiselarder.core.herd.HerdTables;
+import wiselarder.core.land.CropCalibration;
 import wiselarder.core.land.Stand;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.LossMethod;
@@ -21,7 +22,9 @@ public record Catalogue(
     HerdTables herd,
     Map<String, LossMethod> losses,
     List<PackageSize> packages,
-    List<StoredFeed> storedFeeds) {
+    List<StoredFeed> storedFeeds,
+    CropCalibration crops,
+    DrySeasons drySeasons) {
 
   /** Loads and checks every table. */
   public static Catalogue load() {
@@ -32,7 +35,9 @@ public record Catalogue(
         HerdTables.load(),
         LossMethod.loadAll(),
         PackageSize.loadAll(),
-        StoredFeed.loadAll());
+        StoredFeed.loadAll(),
+        new CropCalibration(),
+        new DrySeasons());
   }
 
   public Climate climate(String id) {
@@ -59,7 +64,7 @@ public record Catalogue(
     if (stand.monthlyKgPerHaDay() != null) {
       return new GrowthCurve(stand.monthlyKgPerHaDay());
     }
-    if (forage(stand.forageId()).cropResidue()) {
+    if (!forage(stand.forageId()).grows()) {
       return new GrowthCurve(java.util.Collections.nCopies(12, 0.0));
     }
     GrowthCurve curve =

@@ -23,7 +23,11 @@ public final class Difference {
     FEEDING,
     CLOSING,
     CUT,
-    PURCHASE
+    PURCHASE,
+    SOWING,
+    DRESSING,
+    IRRIGATION,
+    SCENARIO
   }
 
   /** How it changes. */
@@ -65,6 +69,15 @@ public final class Difference {
         Purchase::id,
         bought,
         changes);
+    Plan was = before.plan();
+    Plan is = after.plan();
+    Function<Sowing, String> sown = x -> nameOf(before, after, x.fieldId());
+    items(What.SOWING, was.sowings(), is.sowings(), Sowing::id, sown, changes);
+    Function<Dressing, String> dressed = x -> nameOf(before, after, x.fieldId());
+    items(What.DRESSING, was.dressings(), is.dressings(), Dressing::id, dressed, changes);
+    Function<Irrigation, String> watered = x -> nameOf(before, after, x.fieldId());
+    items(What.IRRIGATION, was.irrigations(), is.irrigations(), Irrigation::id, watered, changes);
+    items(What.SCENARIO, was.scenarios(), is.scenarios(), Scenario::id, Scenario::name, changes);
     return List.copyOf(changes);
   }
 
@@ -73,7 +86,7 @@ public final class Difference {
   }
 
   private static Plan intended(Plan p) {
-    return new Plan(p.name(), p.year(), List.of(), List.of(), List.of(), List.of());
+    return Plan.bare(p.name(), p.year());
   }
 
   private static void one(

@@ -26,6 +26,14 @@ public record FarmPlan(Farm farm, Plan plan) {
     ids("closing.id", plan.closings(), Closing::id);
     ids("cut.id", plan.cuts(), HayCut::id);
     ids("purchase.id", plan.purchases(), Purchase::id);
+    ids("sowing.id", plan.sowings(), Sowing::id);
+    ids("dressing.id", plan.dressings(), Dressing::id);
+    ids("irrigation.id", plan.irrigations(), Irrigation::id);
+    ids("scenario.id", plan.scenarios(), Scenario::id);
+    plan.sowings().forEach(s -> known("sowing.fieldId", fields, s.fieldId()));
+    plan.dressings().forEach(d -> known("dressing.fieldId", fields, d.fieldId()));
+    plan.irrigations().forEach(i -> known("irrigation.fieldId", fields, i.fieldId()));
+    plan.sowings().forEach(sowing -> refuseShutAndSown(farm, plan, sowing));
     for (FeedStep step : plan.steps()) {
       known("step.groupId", groups, step.groupId());
       Set<String> sources = step.kind() == FeedStep.Kind.GRAZE ? fields : lots;
@@ -38,6 +46,35 @@ public record FarmPlan(Farm farm, Plan plan) {
     plan.purchases().forEach(p -> p.forGroups().forEach(id -> known("purchase", groups, id)));
     plan.cuts().forEach(c -> known("cut.fieldId", fields, c.fieldId()));
     plan.steps().forEach(step -> refuseGrazingOfShut(farm, plan, step));
+  }
+
+  /** A field shut for stockpile cannot be prepared and sown at the same time. */
+  private static void refuseShutAndSown(Farm farm, Plan plan, Sowing sowing) {
+    for (Closing c : plan.closings()) {
+      boolean both =
+          c.fieldId().equals(sowing.fieldId())
+              && c.fromInclusive().isBefore(sowing.sowOn().plusDays(1))
+              && sowing.preparedFrom().isBefore(c.toExclusive());
+      if (both) {
+        String name =
+            farm.fields().stream()
+                .filter(f -> f.id().equals(c.fieldId()))
+                .map(Field::name)
+                .findFirst()
+                .orElse(c.fieldId());
+        throw new Refused(
+            "shut_and_sown",
+            "sowing.sowOn",
+            sowing.sowOn(),
+            "%s: shut from %s to %s and to be sown on %s (prepared from %s); choose another date or field"
+                .formatted(
+                    name,
+                    c.fromInclusive(),
+                    c.toExclusive().minusDays(1),
+                    sowing.sowOn(),
+                    sowing.preparedFrom()));
+      }
+    }
   }
 
   /** A dated step whose fields are all shut for its whole time can never be done. */

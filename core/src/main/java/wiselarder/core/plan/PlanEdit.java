@@ -37,7 +37,7 @@ public sealed interface PlanEdit {
     }
   }
 
-  /** Removes a field with its closings and cuts, and takes it out of every step. */
+  /** Removes a field with all that is planned on it, and takes it out of every step. */
   record RemoveField(String id) implements PlanEdit {
     @Override
     public FarmPlan apply(FarmPlan b) {
@@ -46,6 +46,9 @@ public sealed interface PlanEdit {
       p = p.withClosings(p.closings().stream().filter(c -> !c.fieldId().equals(id)).toList());
       p = withoutLots(p, p.cuts().stream().filter(c -> c.fieldId().equals(id)).toList());
       p = p.withSteps(withoutSource(p.steps(), FeedStep.Kind.GRAZE, id));
+      p = p.withSowings(p.sowings().stream().filter(s -> !s.fieldId().equals(id)).toList());
+      p = p.withDressings(p.dressings().stream().filter(d -> !d.fieldId().equals(id)).toList());
+      p = p.withIrrigations(p.irrigations().stream().filter(i -> !i.fieldId().equals(id)).toList());
       return new FarmPlan(b.farm().withFields(fields), p);
     }
 
@@ -290,6 +293,142 @@ public sealed interface PlanEdit {
     @Override
     public String words(FarmPlan before) {
       return "Took back a purchase";
+    }
+  }
+
+  /** Sows a crop, or replaces the sowing with its id. */
+  record PutSowing(Sowing sowing) implements PlanEdit {
+    public PutSowing {
+      Check.present("sowing", sowing);
+    }
+
+    @Override
+    public FarmPlan apply(FarmPlan b) {
+      return new FarmPlan(
+          b.farm(), b.plan().withSowings(put(b.plan().sowings(), sowing, Sowing::id)));
+    }
+
+    @Override
+    public String words(FarmPlan before) {
+      return "Sow %s on %s".formatted(before.field(sowing.fieldId()).name(), sowing.sowOn());
+    }
+  }
+
+  /** Takes a sowing back. */
+  record RemoveSowing(String id) implements PlanEdit {
+    @Override
+    public FarmPlan apply(FarmPlan b) {
+      return new FarmPlan(
+          b.farm(), b.plan().withSowings(without(b.plan().sowings(), id, Sowing::id, "sowing.id")));
+    }
+
+    @Override
+    public String words(FarmPlan before) {
+      return "Took back a sowing";
+    }
+  }
+
+  /** Puts nitrogen on a field, or replaces the dressing with its id. */
+  record PutDressing(Dressing dressing) implements PlanEdit {
+    public PutDressing {
+      Check.present("dressing", dressing);
+    }
+
+    @Override
+    public FarmPlan apply(FarmPlan b) {
+      return new FarmPlan(
+          b.farm(), b.plan().withDressings(put(b.plan().dressings(), dressing, Dressing::id)));
+    }
+
+    @Override
+    public String words(FarmPlan before) {
+      return "Nitrogen on %s on %s"
+          .formatted(before.field(dressing.fieldId()).name(), dressing.date());
+    }
+  }
+
+  /** Takes a dressing back. */
+  record RemoveDressing(String id) implements PlanEdit {
+    @Override
+    public FarmPlan apply(FarmPlan b) {
+      return new FarmPlan(
+          b.farm(),
+          b.plan().withDressings(without(b.plan().dressings(), id, Dressing::id, "dressing.id")));
+    }
+
+    @Override
+    public String words(FarmPlan before) {
+      return "Took back nitrogen";
+    }
+  }
+
+  /** Waters a field, or replaces the watering with its id. */
+  record PutIrrigation(Irrigation irrigation) implements PlanEdit {
+    public PutIrrigation {
+      Check.present("irrigation", irrigation);
+    }
+
+    @Override
+    public FarmPlan apply(FarmPlan b) {
+      return new FarmPlan(
+          b.farm(),
+          b.plan().withIrrigations(put(b.plan().irrigations(), irrigation, Irrigation::id)));
+    }
+
+    @Override
+    public String words(FarmPlan before) {
+      return "Water %s on %s"
+          .formatted(before.field(irrigation.fieldId()).name(), irrigation.date());
+    }
+  }
+
+  /** Takes a watering back. */
+  record RemoveIrrigation(String id) implements PlanEdit {
+    @Override
+    public FarmPlan apply(FarmPlan b) {
+      return new FarmPlan(
+          b.farm(),
+          b.plan()
+              .withIrrigations(
+                  without(b.plan().irrigations(), id, Irrigation::id, "irrigation.id")));
+    }
+
+    @Override
+    public String words(FarmPlan before) {
+      return "Took back a watering";
+    }
+  }
+
+  /** Adds a weather scenario, or replaces the one with its id. */
+  record PutScenario(Scenario scenario) implements PlanEdit {
+    public PutScenario {
+      Check.present("scenario", scenario);
+    }
+
+    @Override
+    public FarmPlan apply(FarmPlan b) {
+      return new FarmPlan(
+          b.farm(), b.plan().withScenarios(put(b.plan().scenarios(), scenario, Scenario::id)));
+    }
+
+    @Override
+    public String words(FarmPlan before) {
+      return "Weather scenario " + scenario.name();
+    }
+  }
+
+  /** Removes a weather scenario. */
+  record RemoveScenario(String id) implements PlanEdit {
+    @Override
+    public FarmPlan apply(FarmPlan b) {
+      return new FarmPlan(
+          b.farm(),
+          b.plan().withScenarios(without(b.plan().scenarios(), id, Scenario::id, "scenario.id")));
+    }
+
+    @Override
+    public String words(FarmPlan before) {
+      return "Removed a weather scenario";
     }
   }
 

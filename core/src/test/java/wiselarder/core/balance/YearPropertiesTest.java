@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.time.MonthDay;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.ForAll;
@@ -19,9 +20,15 @@ import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Stand;
 import wiselarder.core.plan.Closing;
+import wiselarder.core.plan.Dressing;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.HayCut;
+import wiselarder.core.plan.Irrigation;
 import wiselarder.core.plan.Purchase;
+import wiselarder.core.plan.Scenario;
+import wiselarder.core.plan.Season;
+import wiselarder.core.plan.Sowing;
+import wiselarder.core.weather.Overlay;
 
 /** What holds for any farm. */
 class YearPropertiesTest {
@@ -88,7 +95,8 @@ class YearPropertiesTest {
           chance.nextBoolean() ? null : chance.nextDouble() * 1500,
           null,
           true,
-          "");
+          "",
+          null);
     }
 
     private void group(Farms farm, String id, int fields) {
@@ -131,6 +139,93 @@ class YearPropertiesTest {
           new Purchase(
               "p", start.plusDays(chance.nextInt(360)), Farms.bale("bought", 10), List.of()));
     }
+  }
+
+  /** A drawn farm with crops sown, nitrogen and water put on, and a season drawn for it. */
+  private static YearBalance inDrawnWeather(long seed, LocalDate start) {
+    java.util.Random chance = new java.util.Random(seed);
+    Farms farm = new Drawn(chance, start).farm(0);
+    List<String> crops = List.of("cereal_rye", "pearl_millet", "forage_rape", "annual_ryegrass");
+    for (int i = 0; i < 4; i++) {
+      LocalDate on = start.plusDays(150 + chance.nextInt(300));
+      String field = "f" + chance.nextInt(farm.fields.size());
+      Sowing.Preparation way = Sowing.Preparation.values()[chance.nextInt(4)];
+      String crop = crops.get(chance.nextInt(4));
+      if (!field.equals("f0")) {
+        farm.sowings.add(
+            new Sowing("s" + i, field, crop, on, way, null, 0.5 + chance.nextDouble(), null));
+      }
+      farm.dressings.add(new Dressing("n" + i, field, on.minusDays(20), 60, null));
+      farm.irrigations.add(new Irrigation("w" + i, field, on.minusDays(40), 30));
+    }
+    LocalDate from = start.plusDays(chance.nextInt(200));
+    farm.scenarios.add(
+        new Scenario(
+            "x",
+            "Drawn",
+            "seed:" + chance.nextInt(1000),
+            List.of(
+                Overlay.rain(from, from.plusDays(60), chance.nextDouble() * 2 - 1),
+                new Overlay(
+                    Overlay.Kind.HEAT, from, from.plusDays(90), chance.nextDouble() * 8 - 4))));
+    FarmPlan plan = farm.build();
+    return ENGINE.simulate(
+        plan, Season.parse("scenario:x").weather(plan, ENGINE.catalogue(), Map.of()));
+  }
+
+  @Property(tries = 120)
+  void everyKilogramIsAccountedForInAnyWeatherWithAnyCrops(
+      @ForAll long seed, @ForAll("starts") LocalDate start) {
+    YearBalance b = inDrawnWeather(seed, start);
+    assertThat(b.massBalance().error()).isLessThan(1e-9);
+    for (int f = 0; f < b.stated().farm().fields().size(); f++) {
+      for (int d = 0; d < b.days(); d++) {
+        assertThat(b.greenKgPerHa(f, d)).isGreaterThanOrEqualTo(0);
+        assertThat(b.coverKgPerHa(f, d)).isGreaterThanOrEqualTo(b.greenKgPerHa(f, d) - 1e-9);
+        assertThat(b.soilWaterMm(f, d)).isBetween(0.0, b.soilCapacityMm(f) + 1e-9);
+      }
+    }
+  }
+
+  @Property(tries = 100)
+  void moreRainNeverGrowsLessOnAFreelyDrainedField(
+      @ForAll @IntRange(max = 500) int seed,
+      @ForAll @IntRange(max = 300) int day,
+      @ForAll @IntRange(min = 5, max = 200) int percent) {
+    Farms farm = new Farms();
+    farm.field("a", 10, 25, 1900);
+    farm.eaters("h", 15, 12).graze("h", null, null, "a");
+    LocalDate from = farm.start.plusDays(day);
+    farm.scenarios.add(
+        new Scenario(
+            "more",
+            "More rain",
+            "seed:" + seed,
+            List.of(Overlay.rain(from, from.plusDays(60), percent / 100.0))));
+    FarmPlan plan = farm.build();
+    double less = grownIn("seed:" + seed, plan);
+    assertThat(grownIn("scenario:more", plan)).isGreaterThanOrEqualTo(less * (1 - 1e-3));
+  }
+
+  private static double grownIn(String season, FarmPlan plan) {
+    return ENGINE
+        .simulate(plan, Season.parse(season).weather(plan, ENGINE.catalogue(), Map.of()))
+        .massBalance()
+        .grownKg();
+  }
+
+  @Property(tries = 40)
+  void theSameSeasonIsTheSameYearFourYearsOn(
+      @ForAll @IntRange(max = 500) int seed, @ForAll("starts") LocalDate start) {
+    YearBalance[] years = new YearBalance[2];
+    for (int i = 0; i < 2; i++) {
+      FarmPlan plan =
+          new Drawn(new java.util.Random(seed), start.plusYears(4L * i)).farm(0).build();
+      years[i] =
+          ENGINE.simulate(
+              plan, Season.parse("seed:" + seed).weather(plan, ENGINE.catalogue(), Map.of()));
+    }
+    assertThat(years[1].massBalance()).isEqualTo(years[0].massBalance());
   }
 
   @Provide

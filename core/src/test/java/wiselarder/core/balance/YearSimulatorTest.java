@@ -131,7 +131,17 @@ class YearSimulatorTest {
     Farms farm = new Farms().eaters("herd", 10, 10);
     farm.fields.add(
         new Field(
-            "corn", "Corn", 10, residue, Field.Grazing.ROTATIONAL, 0.4, null, null, false, ""));
+            "corn",
+            "Corn",
+            10,
+            residue,
+            Field.Grazing.ROTATIONAL,
+            0.4,
+            null,
+            null,
+            false,
+            "",
+            null));
     farm.graze("herd", null, null, "corn");
     YearBalance b = run(farm);
     assertThat(b.bareKg(60)).isCloseTo(100, within(1e-9));
@@ -174,7 +184,8 @@ class YearSimulatorTest {
             residual,
             null,
             false,
-            ""));
+            "",
+            null));
     farm.graze("herd", null, null, "f");
     return run(farm).massBalance().grownKg();
   }

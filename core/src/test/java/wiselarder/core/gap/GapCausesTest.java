@@ -61,7 +61,8 @@ class GapCausesTest {
             null,
             null,
             false,
-            ""));
+            "",
+            null));
     farm.graze("herd", null, null, "rented");
     assertThat(cause(farm, Gap.Kind.STORE, Code.OUT_OF_USE))
         .hasValueSatisfying(c -> assertThat(c.subjects()).containsExactly("rented"));

@@ -17,7 +17,17 @@ class FieldTest {
   private static Field field(String forage, Double residual, Double turnIn, Double utilization) {
     Stand stand = new Stand(forage, null, null, null, 0, null, null);
     return new Field(
-        "f", "F", 1, stand, Field.Grazing.ROTATIONAL, utilization, residual, turnIn, false, null);
+        "f",
+        "F",
+        1,
+        stand,
+        Field.Grazing.ROTATIONAL,
+        utilization,
+        residual,
+        turnIn,
+        false,
+        null,
+        null);
   }
 
   @Test

@@ -25,7 +25,7 @@ class RebaseTest {
   private static Field field(String id, double areaHa, Double residual, double rate) {
     Field f = Farms.fescue(id, areaHa, rate, 2000);
     return new Field(
-        id, id, areaHa, f.stand(), f.grazing(), null, residual, null, f.hayable(), f.note());
+        id, id, areaHa, f.stand(), f.grazing(), null, residual, null, f.hayable(), f.note(), null);
   }
 
   private static FarmPlan apply(FarmPlan to, List<PlanEdit> edits) {

@@ -40,7 +40,7 @@ class CsvTableTest {
   void everyShippedTableLoads() {
     Catalogue catalogue = Catalogue.load();
     assertThat(catalogue.climates()).hasSize(8);
-    assertThat(catalogue.forages()).hasSize(59);
+    assertThat(catalogue.forages()).hasSize(60);
     assertThat(
             catalogue
                 .growth()

@@ -33,7 +33,11 @@ public final class FarmFile {
   static final String FORMAT_V1 = "wise-larder-plan";
 
   static final String FORMAT = "wise-larder-farm";
-  static final int VERSION = 2;
+
+  /** Version 2 lacks soils, sowings, dressings, irrigations and scenarios: none of them. */
+  static final int OLDEST = 2;
+
+  static final int VERSION = 3;
 
   /** More plans than this in one file is a mistake. */
   public static final int MOST_PLANS = 50;
@@ -118,7 +122,7 @@ public final class FarmFile {
           "this is no farm file: \"format\" should be \"%s\"".formatted(FORMAT));
     }
     int version = tree.path("version").asInt(-1);
-    if (version != VERSION) {
+    if (version < OLDEST || version > VERSION) {
       throw new Refused(
           "file_version",
           "version",

@@ -3,6 +3,7 @@ package wiselarder.server.http;
 import java.util.Comparator;
 import java.util.List;
 import java.util.TreeMap;
+import wiselarder.core.forage.Forage;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.store.PackageSize;
 import wiselarder.core.store.StoredFeed;
@@ -35,6 +36,10 @@ public record CatalogueView(
       boolean cropResidue,
       boolean prussicAcid,
       boolean toxicEndophyte,
+      boolean sownYearly,
+      boolean fallow,
+      double yieldKgPerHa,
+      TreeMap<String, Integer> usualSowingDoy,
       TreeMap<String, List<Double>> curves) {}
 
   /** A kind of group with what a common animal of it weighs and gains. */
@@ -71,6 +76,10 @@ public record CatalogueView(
                         f.cropResidue(),
                         f.prussicAcid(),
                         f.toxicEndophyte(),
+                        f.sownYearly(),
+                        f.fallow(),
+                        f.annualTypicalKgPerHa(),
+                        sowings(c, f),
                         curves(c, f.id())))
             .sorted(Comparator.comparing(ForageView::name))
             .toList(),
@@ -93,6 +102,14 @@ public record CatalogueView(
             .toList(),
         c.packages(),
         c.storedFeeds());
+  }
+
+  private static TreeMap<String, Integer> sowings(Catalogue c, Forage f) {
+    TreeMap<String, Integer> days = new TreeMap<>();
+    if (f.sownYearly()) {
+      c.climates().values().forEach(x -> days.put(x.id(), c.crops().usualSowingDoy(f, x)));
+    }
+    return days;
   }
 
   private static TreeMap<String, List<Double>> curves(Catalogue c, String forageId) {

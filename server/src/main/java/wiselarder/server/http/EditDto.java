@@ -9,11 +9,15 @@ import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
 import wiselarder.core.plan.Closing;
+import wiselarder.core.plan.Dressing;
 import wiselarder.core.plan.Farm;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.HayCut;
+import wiselarder.core.plan.Irrigation;
 import wiselarder.core.plan.PlanEdit;
 import wiselarder.core.plan.Purchase;
+import wiselarder.core.plan.Scenario;
+import wiselarder.core.plan.Sowing;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.Lot;
 
@@ -35,7 +39,15 @@ public record EditDto(
     @Schema(nullable = true) String removePurchase,
     @Schema(nullable = true) YearDto setYear,
     @Schema(nullable = true) SettingsDto setFarm,
-    @Schema(nullable = true) String namePlan) {
+    @Schema(nullable = true) String namePlan,
+    @Schema(nullable = true) Sowing putSowing,
+    @Schema(nullable = true) String removeSowing,
+    @Schema(nullable = true) Dressing putDressing,
+    @Schema(nullable = true) String removeDressing,
+    @Schema(nullable = true) Irrigation putIrrigation,
+    @Schema(nullable = true) String removeIrrigation,
+    @Schema(nullable = true) Scenario putScenario,
+    @Schema(nullable = true) String removeScenario) {
 
   /** A group's whole order of feeds. */
   @Schema(name = "Feeding")
@@ -60,7 +72,7 @@ public record EditDto(
     Purchase purchase = edit instanceof PlanEdit.BuyHay b ? b.purchase() : null;
     return new EditDto(
         null, null, null, null, null, null, null, closing, null, null, null, purchase, null, null,
-        null, null);
+        null, null, null, null, null, null, null, null, null, null);
   }
 
   PlanEdit edit() {
@@ -93,7 +105,15 @@ public record EditDto(
                         setFarm.units,
                         setFarm.currency,
                         setFarm.audKg),
-                namePlan == null ? null : new PlanEdit.NamePlan(namePlan))
+                namePlan == null ? null : new PlanEdit.NamePlan(namePlan),
+                putSowing == null ? null : new PlanEdit.PutSowing(putSowing),
+                removeSowing == null ? null : new PlanEdit.RemoveSowing(removeSowing),
+                putDressing == null ? null : new PlanEdit.PutDressing(putDressing),
+                removeDressing == null ? null : new PlanEdit.RemoveDressing(removeDressing),
+                putIrrigation == null ? null : new PlanEdit.PutIrrigation(putIrrigation),
+                removeIrrigation == null ? null : new PlanEdit.RemoveIrrigation(removeIrrigation),
+                putScenario == null ? null : new PlanEdit.PutScenario(putScenario),
+                removeScenario == null ? null : new PlanEdit.RemoveScenario(removeScenario))
             .filter(Objects::nonNull)
             .map(PlanEdit.class::cast)
             .toList();

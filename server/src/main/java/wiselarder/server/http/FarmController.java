@@ -71,13 +71,8 @@ class FarmController {
             List.of());
     PlanYear year = new PlanYear(given.start, 12);
     Plan plan =
-        new Plan(
-            "%d/%02d".formatted(year.start().getYear(), (year.start().getYear() + 1) % 100),
-            year,
-            List.of(),
-            List.of(),
-            List.of(),
-            List.of());
+        Plan.bare(
+            "%d/%02d".formatted(year.start().getYear(), (year.start().getYear() + 1) % 100), year);
     return farms.make(person, farm.name(), List.of(new FarmPlan(farm, plan)), "Began empty");
   }
 

@@ -113,11 +113,13 @@ class FileController {
   PlanController.PlanView replace(
       @PathVariable String id,
       @RequestParam int revision,
+      @RequestParam(defaultValue = "normal") String season,
       @RequestBody byte[] body,
       @AuthenticationPrincipal Person person) {
     FarmPlan then = FarmFile.read(text(body)).plans().get(0);
     return views.of(
-        plans.replace(id, person, revision, then, "Replaced by a file: " + then.plan().name()));
+        plans.replace(id, person, revision, then, "Replaced by a file: " + then.plan().name()),
+        season);
   }
 
   @GetMapping("/plans/{id}/lists/{kind}")
@@ -155,6 +157,7 @@ class FileController {
       @PathVariable String id,
       @PathVariable Lists.Kind kind,
       @RequestParam int revision,
+      @RequestParam(defaultValue = "normal") String season,
       @RequestBody byte[] body,
       @AuthenticationPrincipal Person person) {
     StoredPlan now = plans.get(id, person);
@@ -162,7 +165,7 @@ class FileController {
     if (!read.problems().isEmpty()) {
       throw new BadRows(read.problems());
     }
-    return views.of(plans.edit(id, person, revision, null, read.edits(), "[]"));
+    return views.of(plans.edit(id, person, revision, null, read.edits(), "[]"), season);
   }
 
   /** The ledger as CSV or spreadsheet, in the farm's units unless others are named. */
@@ -171,10 +174,12 @@ class FileController {
       @PathVariable String id,
       @RequestParam LedgerFormat format,
       @RequestParam(required = false) UnitSystem units,
+      @RequestParam(defaultValue = "normal") String season,
       @AuthenticationPrincipal Person person) {
-    FarmPlan plan = plans.get(id, person).content();
+    StoredPlan stored = plans.get(id, person);
+    FarmPlan plan = stored.content();
     UnitSystem system = units == null ? plan.farm().units() : units;
-    YearBalance balance = engine.simulate(plan);
+    YearBalance balance = views.engine(season, stored).simulate(plan);
     String name = FarmFile.fileName(plan.farm().name() + "-ledger");
     return format == LedgerFormat.XLSX
         ? file(LedgerFile.xlsx(balance, system), name + ".xlsx", XLSX)
@@ -213,7 +218,7 @@ class FileController {
         p.farm().lots().size());
   }
 
-  private static String text(byte[] body) {
+  static String text(byte[] body) {
     try {
       return StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(body)).toString();
     } catch (CharacterCodingException e) {

@@ -30,7 +30,12 @@ class OpenApiConfig {
                   "openingCoverKgPerHa",
                   "fromInclusive",
                   "toExclusive")),
-          Map.entry("Field", Set.of("utilization", "residualKgPerHa", "turnInKgPerHa")),
+          Map.entry("Field", Set.of("utilization", "residualKgPerHa", "turnInKgPerHa", "soil")),
+          Map.entry("Soil", Set.of("depthCm")),
+          Map.entry("Sowing", Set.of("yieldKgPerHa", "endsOn")),
+          Map.entry("Dressing", Set.of("pricePerKg")),
+          Map.entry("Overlay", Set.of("fromInclusive", "toExclusive")),
+          Map.entry("SowingOutcome", Set.of("chanceOfFailing", "daysLate", "waterPercentAtSowing")),
           Map.entry(
               "AnimalGroup",
               Set.of(

@@ -32,6 +32,8 @@ import wiselarder.server.people.Role;
 import wiselarder.server.plan.PlanRepository;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.Revision;
+import wiselarder.server.plan.StoredPlan;
+import wiselarder.server.weather.FarmWeather;
 
 /** Plans over HTTP. */
 @RestController
@@ -44,9 +46,12 @@ class PlanController {
   private final Engine engine;
   private final JsonMapper mapper;
   private final PlanViews views;
+  private final FarmWeather weather;
 
-  PlanController(Plans plans, Engine engine, JsonMapper mapper, PlanViews views) {
+  PlanController(
+      Plans plans, Engine engine, JsonMapper mapper, PlanViews views, FarmWeather weather) {
     this.plans = plans;
+    this.weather = weather;
     this.views = views;
     this.engine = engine;
     this.mapper = mapper;
@@ -111,45 +116,63 @@ class PlanController {
   }
 
   @GetMapping("/plans/{id}")
-  PlanView get(@PathVariable String id, @AuthenticationPrincipal Person person) {
-    return views.of(plans.open(id, person));
+  PlanView get(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "normal") String season,
+      @AuthenticationPrincipal Person person) {
+    return views.of(plans.open(id, person), season);
   }
 
   @PostMapping("/plans/{id}/edits")
   PlanView edit(
       @PathVariable String id,
       @RequestBody EditRequest request,
+      @RequestParam(defaultValue = "normal") String season,
       @AuthenticationPrincipal Person person) {
     List<PlanEdit> edits = edits(request.edits);
     String json = mapper.writeValueAsString(request.edits);
-    return views.of(plans.edit(id, person, request.revision, request.onTopOf, edits, json));
+    return views.of(plans.edit(id, person, request.revision, request.onTopOf, edits, json), season);
   }
 
   @PostMapping("/plans/{id}/trial")
   YearView trial(
       @PathVariable String id,
       @RequestBody TrialRequest request,
+      @RequestParam(defaultValue = "normal") String season,
       @AuthenticationPrincipal Person person) {
-    return YearView.of(
-        engine.tryOut(plans.get(id, person).content(), edits(request.edits)), engine);
+    StoredPlan plan = plans.get(id, person);
+    FarmPlan changed = plan.content();
+    for (PlanEdit edit : edits(request.edits)) {
+      changed = edit.apply(changed);
+    }
+    return YearView.of(changed, weather.engine(season, plan.farmId(), changed));
   }
 
   @PostMapping("/plans/{id}/undo")
   PlanView undo(
-      @PathVariable String id, @RequestBody Seen seen, @AuthenticationPrincipal Person person) {
-    return views.of(plans.undo(id, person, seen.revision));
+      @PathVariable String id,
+      @RequestBody Seen seen,
+      @RequestParam(defaultValue = "normal") String season,
+      @AuthenticationPrincipal Person person) {
+    return views.of(plans.undo(id, person, seen.revision), season);
   }
 
   @PostMapping("/plans/{id}/redo")
   PlanView redo(
-      @PathVariable String id, @RequestBody Seen seen, @AuthenticationPrincipal Person person) {
-    return views.of(plans.redo(id, person, seen.revision));
+      @PathVariable String id,
+      @RequestBody Seen seen,
+      @RequestParam(defaultValue = "normal") String season,
+      @AuthenticationPrincipal Person person) {
+    return views.of(plans.redo(id, person, seen.revision), season);
   }
 
   @PostMapping("/plans/{id}/back")
   PlanView back(
-      @PathVariable String id, @RequestBody Back back, @AuthenticationPrincipal Person person) {
-    return views.of(plans.goBack(id, person, back.revision, back.to));
+      @PathVariable String id,
+      @RequestBody Back back,
+      @RequestParam(defaultValue = "normal") String season,
+      @AuthenticationPrincipal Person person) {
+    return views.of(plans.goBack(id, person, back.revision, back.to), season);
   }
 
   /** Up to a hundred lines of history below {@code before}, newest first. */
@@ -164,8 +187,12 @@ class PlanController {
   /** The year as it was at a revision. */
   @GetMapping("/plans/{id}/history/{revision}")
   YearView at(
-      @PathVariable String id, @PathVariable int revision, @AuthenticationPrincipal Person person) {
-    return YearView.of(engine.simulate(plans.at(id, person, revision)), engine);
+      @PathVariable String id,
+      @PathVariable int revision,
+      @RequestParam(defaultValue = "normal") String season,
+      @AuthenticationPrincipal Person person) {
+    FarmPlan then = plans.at(id, person, revision);
+    return YearView.of(then, weather.engine(season, plans.get(id, person).farmId(), then));
   }
 
   @PostMapping("/plans/{id}/copy")
@@ -187,8 +214,11 @@ class PlanController {
       @RequestParam int gap,
       @RequestParam(required = false) String patternLotId,
       @RequestParam(required = false) LocalDate buyDate,
+      @RequestParam(defaultValue = "normal") String season,
       @AuthenticationPrincipal Person person) {
-    FarmPlan stated = plans.get(id, person).content();
+    StoredPlan plan = plans.get(id, person);
+    FarmPlan stated = plan.content();
+    Engine engine = weather.engine(season, plan);
     List<Gap> gaps = engine.gaps(engine.simulate(stated));
     if (gap < 0 || gap >= gaps.size()) {
       throw new Refused(

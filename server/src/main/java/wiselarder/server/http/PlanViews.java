@@ -4,17 +4,25 @@ import org.springframework.stereotype.Component;
 import wiselarder.core.closing.Engine;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.server.plan.Plans;
+import wiselarder.server.plan.StoredPlan;
+import wiselarder.server.weather.FarmWeather;
 
 /** Draws an opened plan for the web client. */
 @Component
 class PlanViews {
-  private final Engine engine;
+  private final FarmWeather weather;
 
-  PlanViews(Engine engine) {
-    this.engine = engine;
+  PlanViews(FarmWeather weather) {
+    this.weather = weather;
   }
 
-  PlanController.PlanView of(Plans.Opened opened) {
+  /** An engine in the season of a key; see {@link wiselarder.core.plan.Season}. */
+  Engine engine(String season, StoredPlan plan) {
+    return weather.engine(season, plan);
+  }
+
+  PlanController.PlanView of(Plans.Opened opened, String season) {
+    Engine engine = engine(season, opened.plan());
     FarmPlan content = opened.plan().content();
     return new PlanController.PlanView(
         opened.plan().slug(),
@@ -26,6 +34,6 @@ class PlanViews {
         opened.redo(),
         content.farm(),
         content.plan(),
-        YearView.of(engine.simulate(content), engine));
+        YearView.of(content, engine));
   }
 }

@@ -8,7 +8,9 @@ import java.util.function.IntToDoubleFunction;
 import wiselarder.core.balance.HaySum;
 import wiselarder.core.balance.Ledger;
 import wiselarder.core.balance.Shelf;
+import wiselarder.core.balance.SowingYear;
 import wiselarder.core.balance.YearBalance;
+import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.caution.Caution;
 import wiselarder.core.closing.Engine;
 import wiselarder.core.gap.Gap;
@@ -20,12 +22,15 @@ import wiselarder.core.plan.Doubts;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.store.Lot;
 import wiselarder.core.weather.Climate;
+import wiselarder.core.weather.NormalYear;
+import wiselarder.core.weather.WeatherYear;
 
 /**
  * A simulated year as the web client draws it: one value a day, day 0 the plan's first. Amounts kg
  * DM a day to the gram; covers kg DM/ha to the kilogram.
  */
 public record YearView(
+    String season,
     LocalDate start,
     int days,
     double[] needKg,
@@ -45,13 +50,45 @@ public record YearView(
     List<Doubt> doubts,
     List<HaySumView> haySums,
     List<Band> bands,
+    List<int[]> frosts,
+    List<WeatherMonth> weather,
+    List<SowingOutcome> sowings,
     double massError) {
+
+  /** One month of the season's weather beside the normal one. Days half-open. */
+  public record WeatherMonth(
+      String month,
+      int startDay,
+      int endDay,
+      double rainMm,
+      double normalRainMm,
+      double meanC,
+      double normalMeanC) {}
+
+  /**
+   * What became of a sowing; days -1 where it never came to that; null where nothing is simulated.
+   */
+  public record SowingOutcome(
+      String sowingId,
+      int emergedDay,
+      int readyDay,
+      int endedDay,
+      boolean failed,
+      double grownKgPerHa,
+      double lowKgPerHa,
+      double highKgPerHa,
+      Double chanceOfFailing,
+      Double daysLate,
+      Double waterPercentAtSowing,
+      int[] coverKgPerHa) {}
 
   /** One field's year. {@code grazedKg} is what stock ate there each day, whole field. */
   public record FieldYear(
       String id,
       int[] coverKgPerHa,
       int[] grazedKg,
+      int[] waterPercent,
+      int soilCapacityMm,
       int residualKgPerHa,
       int ceilingKgPerHa,
       double grownKg,
@@ -117,9 +154,12 @@ public record YearView(
   /** A frost band on the ruler: FIRST_FROST or LAST_FROST, from one year in ten to nine in ten. */
   public record Band(String kind, int fromDay, int midDay, int toDay) {}
 
-  static YearView of(YearBalance b, Engine engine) {
-    FarmPlan stated = b.stated();
+  /** Simulates a plan in the engine's season. */
+  static YearView of(FarmPlan stated, Engine engine) {
+    YearBalance b = engine.simulate(stated);
+    Climate climate = engine.catalogue().climate(stated.farm().climateId());
     return new YearView(
+        engine.season().key(),
         b.year().start(),
         b.days(),
         daily(b, b::needKg),
@@ -138,8 +178,76 @@ public record YearView(
         b.resolved().cautions().stream().map(YearView::caution).toList(),
         Doubts.of(stated, engine.catalogue()),
         haySums(b),
-        bands(b, engine.catalogue().climate(stated.farm().climateId())),
+        bands(b, climate),
+        frosts(b),
+        weather(b, climate),
+        sowings(b),
         b.massBalance().error());
+  }
+
+  private static List<int[]> frosts(YearBalance b) {
+    List<int[]> runs = new ArrayList<>();
+    for (int d = 0; d < b.days(); d++) {
+      boolean frosty = b.resolved().weather().frostSeason(d);
+      if (frosty && (d == 0 || !b.resolved().weather().frostSeason(d - 1))) {
+        runs.add(new int[] {d, d + 1});
+      } else if (frosty) {
+        runs.get(runs.size() - 1)[1] = d + 1;
+      }
+    }
+    return runs;
+  }
+
+  private static List<WeatherMonth> weather(YearBalance b, Climate climate) {
+    WeatherYear now = b.resolved().weather();
+    WeatherYear normal = NormalYear.of(climate, b.year());
+    return b.year().monthSpans().stream()
+        .map(
+            s ->
+                new WeatherMonth(
+                    s.month().toString(),
+                    s.startInclusive(),
+                    s.endExclusive(),
+                    total(s, now::rainMm),
+                    total(s, normal::rainMm),
+                    total(s, now::tmeanC) / s.days(),
+                    total(s, normal::tmeanC) / s.days()))
+        .toList();
+  }
+
+  private static double total(PlanYear.MonthSpan span, IntToDoubleFunction value) {
+    double sum = 0;
+    for (int d = span.startInclusive(); d < span.endExclusive(); d++) {
+      sum += value.applyAsDouble(d);
+    }
+    return sum;
+  }
+
+  private static List<SowingOutcome> sowings(YearBalance b) {
+    List<SowingOutcome> views = new ArrayList<>();
+    for (int n = 0; n < b.stated().plan().sowings().size(); n++) {
+      int i = n;
+      SowingYear s = b.sowing(i);
+      views.add(
+          new SowingOutcome(
+              s.sowingId(),
+              s.emergedDay(),
+              s.readyDay(),
+              s.endedDay(),
+              s.failed(),
+              s.grownKgPerHa(),
+              s.lowKgPerHa(),
+              s.highKgPerHa(),
+              orNull(s.chanceOfFailing()),
+              orNull(s.daysLate()),
+              orNull(100 * s.waterShareAtSowing()),
+              whole(b, d -> b.sownCoverKgPerHa(i, d))));
+    }
+    return views;
+  }
+
+  private static Double orNull(double value) {
+    return Double.isNaN(value) ? null : value;
   }
 
   private static double storeKg(YearBalance b, int day) {
@@ -184,6 +292,8 @@ public record YearView(
               fields.get(f).id(),
               whole(b, d -> b.coverKgPerHa(f, d)),
               whole(b, d -> b.grazedKg(f, d)),
+              whole(b, d -> 100 * b.soilWaterMm(f, d) / b.soilCapacityMm(f)),
+              (int) Math.round(b.soilCapacityMm(f)),
               (int) Math.round(b.residualKgPerHa(f)),
               (int) Math.round(b.ceilingKgPerHa(f)),
               sum(b, d -> b.grownKg(f, d)),

@@ -18,6 +18,7 @@ import wiselarder.server.farm.DemoFarms;
 
 class FarmFileTest {
   private static final Path EXAMPLE = Path.of("../docs/examples/smallholding.json");
+  private static final Path VERSION_2 = Path.of("src/test/resources/files/version-2.json");
   private static final Path OLD = Path.of("src/test/resources/files/version-1.json");
 
   @Test
@@ -37,12 +38,20 @@ class FarmFileTest {
     assertThat(old.name()).isEqualTo(example.name());
   }
 
+  @Test
+  void aFileOfVersionTwoHasNoSoilsAndNothingSown() {
+    FarmFile.Content old = FarmFile.read(VERSION_2);
+    assertThat(old).isEqualTo(FarmFile.read(EXAMPLE));
+    assertThat(old.plans().get(0).plan().sowings()).isEmpty();
+    assertThat(old.plans().get(0).farm().fields()).allMatch(f -> f.soil() == null);
+  }
+
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',
       value = {
-        "\"version\": 2 | \"version\": 7 | \"version\" is 7, from a newer product; this one reads up to 2",
-        "\"version\": 2 | \"version\": \"two\" | \"version\" should be a number from 1 to 2",
+        "\"version\": 3 | \"version\": 7 | \"version\" is 7, from a newer product; this one reads up to 3",
+        "\"version\": 3 | \"version\": \"two\" | \"version\" should be a number from 1 to 3",
         "wise-larder-farm | other | \"format\" should be \"wise-larder-farm\"",
         "\"areaHa\": 2.4 | \"areaHa\": -2 | plans[0].farm.fields[0]: field.areaHa is -2.0; accepted is 0.01 to 5000.0",
         "\"head\": 9 | \"tail\": 1, \"head\": 9 | this name is not known here",

@@ -130,7 +130,8 @@ class ListsTest {
                     null,
                     null,
                     true,
-                    "@x"))
+                    "@x",
+                    null))
             .apply(DEMO);
     String csv = LISTS.write(Lists.Kind.FIELDS, odd);
     assertThat(csv).contains("saddle,'=1+1,").doesNotContain("saddle,=1");

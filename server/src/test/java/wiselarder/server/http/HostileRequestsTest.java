@@ -184,9 +184,10 @@ class HostileRequestsTest {
     }
     String query =
         switch (i % 6) {
-          case 0 -> "?revision=1&gap=0&format=CSV";
-          case 1 -> "?revision=x&gap=-1&format=PDF&before=x";
-          case 2 -> "?revision=99999999999&gap=1e9&format=&units=CUBITS";
+          case 0 -> "?revision=1&gap=0&format=CSV&season=scenario:none&name=x";
+          case 1 -> "?revision=x&gap=-1&format=PDF&before=x&season=seed:-9&name=";
+          case 2 ->
+              "?revision=99999999999&gap=1e9&format=&units=CUBITS&season=recorded:1:2019-02-30";
           case 3 -> "?gap=0&buyDate=soon&patternLotId=%00&before=-5&format=XLSX&revision=-7";
           case 4 -> "?revision=1&gap=0&buyDate=%2B999999999-12-31&format=CSV&before=0";
           default -> "";

@@ -38,6 +38,9 @@ final class Operations {
       "{\"name\": \"New\", \"email\": \"new@farm.example\", \"password\": \"red clover hay\"}";
   private static final String ROWS = "name,area_ha\nSaddle,6\n";
 
+  private static final String WEATHER =
+      "date,tmin_c,tmax_c,rain_mm\n2019-09-01,8,20,4\n2019-09-02,9,21,0\n";
+
   /** Every operation of the API. One that is missing here fails the test. */
   static final Map<String, Call> CALLS = new TreeMap<>();
 
@@ -98,5 +101,9 @@ final class Operations {
         "POST /api/plans/{id}/lists/{kind}/preview", new Call(Needs.READER, "text/csv", ROWS));
     CALLS.put("POST /api/plans/{id}/lists/{kind}", new Call(Needs.PLANNER, "text/csv", ROWS));
     CALLS.put("GET /api/plans/{id}/ledger", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/weather", bare(Needs.READER));
+    CALLS.put("POST /api/plans/{id}/weather/preview", new Call(Needs.READER, "text/csv", WEATHER));
+    CALLS.put("POST /api/plans/{id}/weather", new Call(Needs.PLANNER, "text/csv", WEATHER));
+    CALLS.put("DELETE /api/plans/{id}/weather/{record}", bare(Needs.PLANNER));
   }
 }

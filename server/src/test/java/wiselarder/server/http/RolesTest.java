@@ -13,6 +13,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.weather.RecordedWeather;
 import wiselarder.server.App;
 import wiselarder.server.Http;
 import wiselarder.server.farm.Farms;
@@ -22,6 +23,7 @@ import wiselarder.server.http.Operations.Needs;
 import wiselarder.server.people.People;
 import wiselarder.server.people.Person;
 import wiselarder.server.people.Role;
+import wiselarder.server.weather.FarmWeather;
 
 /** Every endpoint as a stranger, as somebody of another farm, and in each role. */
 class RolesTest {
@@ -134,6 +136,9 @@ class RolesTest {
     private final Http owner = Http.signedIn("ann");
   }
 
+  private static final RecordedWeather A_DAY =
+      RecordedWeather.read("Yard", "date,tmin_c,tmax_c,rain_mm\n2019-09-01,8,20,4\n").weather();
+
   /** A farm with an owner, a member, an open invitation and two plans. */
   private static final class Ground {
     private final Invitations invitations = App.bean(Invitations.class);
@@ -142,6 +147,7 @@ class RolesTest {
     private final String farm;
     private final String plan;
     private final long member;
+    private final String record;
 
     Ground() {
       this(new Cast());
@@ -154,6 +160,7 @@ class RolesTest {
       Farms.Made made = App.bean(Farms.class).make(person, "Ground", List.of(DEMO, DEMO), "Began");
       farm = made.farm();
       plan = made.plan();
+      record = App.bean(FarmWeather.class).add(plan, person, A_DAY);
       letIn(cast.cleo, Role.READER);
     }
 
@@ -172,6 +179,7 @@ class RolesTest {
               .replace("{member}", Long.toString(member))
               .replace("{invitation}", Long.toString(open))
               .replace("{token}", token)
+              .replace("{record}", record)
               .replace("{revision}", "1")
               .replace("{kind}", "FIELDS");
       String query =
@@ -179,6 +187,8 @@ class RolesTest {
             case "GET /api/plans/{id}/levers" -> "?gap=0";
             case "GET /api/plans/{id}/ledger" -> "?format=CSV";
             case "POST /api/plans/{id}/file", "POST /api/plans/{id}/lists/{kind}" -> "?revision=1";
+            case "POST /api/plans/{id}/weather", "POST /api/plans/{id}/weather/preview" ->
+                "?name=Yard";
             default -> "";
           };
       byte[] body = call.body() == null ? null : call.body().getBytes(StandardCharsets.UTF_8);

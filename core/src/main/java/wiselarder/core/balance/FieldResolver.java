@@ -1,0 +1,295 @@
+package wiselarder.core.balance;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import wiselarder.core.balance.ResolvedPlan.CropPlan;
+import wiselarder.core.balance.ResolvedPlan.FieldPlan;
+import wiselarder.core.balance.ResolvedPlan.StandPlan;
+import wiselarder.core.caution.Caution;
+import wiselarder.core.forage.CropRules;
+import wiselarder.core.forage.Forage;
+import wiselarder.core.forage.GrowthCurve;
+import wiselarder.core.forage.SwardRules;
+import wiselarder.core.land.Field;
+import wiselarder.core.land.Soil;
+import wiselarder.core.land.SoilWater;
+import wiselarder.core.plan.Catalogue;
+import wiselarder.core.plan.Closing;
+import wiselarder.core.plan.Dressing;
+import wiselarder.core.plan.Irrigation;
+import wiselarder.core.plan.Sowing;
+
+/** Resolves fields: their stands and soil, and what the plan does to them, day by day. */
+final class FieldResolver {
+  /** Roots of weeds and volunteers reach so deep where no table says, cm. Assumption. */
+  private static final double BARE_ROOT_CM = 60;
+
+  /** Growth answers to weather by its own place's measure, within these bounds of the mean. */
+  private static final double LEAST_RESPONSE = 0.25;
+
+  private static final double MOST_RESPONSE = 4;
+
+  /** Below this share of the year's best index the index says little about the curve. */
+  private static final double FAINT_INDEX = 0.02;
+
+  /** A stand at this share of its best growth covers the ground as in the reference use. */
+  private static final double ACTIVE_AT = 0.25;
+
+  private final ResolvedPlan plan;
+  private final Catalogue catalogue;
+
+  FieldResolver(ResolvedPlan plan, Catalogue catalogue) {
+    this.plan = plan;
+    this.catalogue = catalogue;
+  }
+
+  FieldPlan[] resolve(Map<String, Integer> index) {
+    List<FieldPlan> resolved = new ArrayList<>();
+    for (Field field : plan.stated.farm().fields()) {
+      index.put(field.id(), resolved.size());
+      resolved.add(resolve(field, resolved.size()));
+    }
+    return resolved.toArray(FieldPlan[]::new);
+  }
+
+  private FieldPlan resolve(Field field, int at) {
+    FieldPlan f = new FieldPlan();
+    f.field = field;
+    f.areaHa = field.areaHa();
+    f.drainsFreely = field.soil() == null || field.soil().drainsFreely();
+    List<StandPlan> stands = new ArrayList<>();
+    stands.add(base(field));
+    List<Sowing> sowings = plan.stated.plan().sowings();
+    for (int n = 0; n < sowings.size(); n++) {
+      int day = plan.year.day(sowings.get(n).sowOn());
+      if (sowings.get(n).fieldId().equals(field.id()) && day >= 0 && day < plan.days) {
+        StandPlan sown = sown(field, sowings.get(n), n);
+        sown.crop.fieldAt = at * plan.days;
+        stands.add(sown);
+      }
+    }
+    stands.subList(1, stands.size()).sort(Comparator.comparingInt((StandPlan s) -> s.crop.sowDay));
+    f.stands = stands.toArray(StandPlan[]::new);
+    double root = 0;
+    for (StandPlan s : f.stands) {
+      root = Math.max(root, rootCm(s.forage));
+    }
+    f.capacityMm = capacityMm(field, root);
+    for (StandPlan s : f.stands) {
+      if (s.crop != null) {
+        setSite(field, s);
+      }
+    }
+    opening(f);
+    water(f);
+    dates(f);
+    return f;
+  }
+
+  private static double rootCm(Forage forage) {
+    return Double.isNaN(forage.rootDepthCm()) ? BARE_ROOT_CM : forage.rootDepthCm();
+  }
+
+  private double capacityMm(Field field, double rootCm) {
+    return Soil.capacityMm(field.soil(), plan.climate.soilAwcMmPerM(), rootCm);
+  }
+
+  private StandPlan base(Field field) {
+    Forage forage = catalogue.forage(field.stand().forageId());
+    GrowthCurve curve = catalogue.growthOf(field.stand(), plan.climate.id());
+    StandPlan s = stand(field, forage);
+    s.residual = field.residualFor(forage);
+    s.winterResidual =
+        field.residualKgPerHa() != null ? s.residual : Math.max(s.residual, winterReserve(forage));
+    s.turnIn = field.turnInFor(forage);
+    s.dormantBelow = SwardRules.DORMANT_SHARE * curve.peakKgPerHaDay();
+    s.growth = curve.daily(plan.year);
+    s.arrives = plan.year.clippedStart(field.stand().fromInclusive());
+    s.leaves = plan.year.clippedEnd(field.stand().toExclusive());
+    return s;
+  }
+
+  private static double winterReserve(Forage forage) {
+    return Double.isNaN(forage.winterLeaveHeightCm())
+        ? 0
+        : forage.massAtHeightKgPerHa(forage.winterLeaveHeightCm());
+  }
+
+  private StandPlan stand(Field field, Forage forage) {
+    StandPlan s = new StandPlan();
+    s.forage = forage;
+    s.kind = Arrays.asList(plan.kinds).indexOf(forage);
+    s.residue = forage.cropResidue();
+    s.base = forage.grows() ? forage.minResidualKgPerHa() : 0;
+    s.entry = forage.grows() ? forage.entryMassKgPerHa() : forage.ceilingKgPerHa();
+    s.ceiling = Math.max(forage.ceilingKgPerHa(), s.entry + 1);
+    s.extinction = SwardRules.extinction(s.entry);
+    s.referenceLight = SwardRules.lightCaught(s.extinction, (s.base + s.entry) / 2);
+    s.utilization = field.utilizationFor(forage);
+    s.stockUtilization = Math.max(s.utilization, forage.utilizationStrip());
+    s.senescencePerDay = forage.senescencePerDay();
+    s.lossPerDay = SwardRules.lossPerDay(forage.standingLossPerMonth());
+    s.lodged = SwardRules.lodgedShare(forage.lodging());
+    s.droughtHold = Double.isNaN(forage.droughtHold()) ? 0.5 : forage.droughtHold();
+    s.hardy = forage.frostResponse() == Forage.FrostResponse.HARDY;
+    return s;
+  }
+
+  private StandPlan sown(Field field, Sowing sowing, int number) {
+    Forage forage = catalogue.forage(sowing.forageId());
+    StandPlan s = stand(field, forage);
+    s.residual = forage.minResidualKgPerHa();
+    s.winterResidual = s.residual;
+    double safe =
+        forage.prussicAcid() ? forage.massAtHeightKgPerHa(forage.prussicMinHeightCm()) : 0;
+    s.turnIn = Math.max(safe, s.residual + Math.max(0, s.entry - s.residual) / 3);
+    CropPlan c = new CropPlan();
+    c.stated = sowing;
+    c.number = number;
+    c.prepareDay = plan.year.day(sowing.preparedFrom());
+    c.sowDay = plan.year.day(sowing.sowOn());
+    c.anchoredDay =
+        c.sowDay + (int) Math.ceil(CropRules.ANCHORED_SHARE * forage.daysToFirstUseLow());
+    c.course = CropRules.Course.of(forage);
+    c.heatFrom = c.course.sinceWinter() ? coldestAfter(sowing.sowOn()) : c.sowDay;
+    c.emergedKg = CropRules.emergedKgPerHa(sowing.seedShare());
+    c.endsWhenJointedTaken = CropRules.endsWhenJointedTaken(forage);
+    int usual = catalogue.crops().usualSowingDoy(forage, plan.climate);
+    c.daysLate = Math.floorMod(sowing.sowOn().getDayOfYear() - usual + 182, 365) - 182;
+    s.crop = c;
+    s.arrives = c.sowDay;
+    s.leaves = plan.year.clippedEnd(sowing.endsOn());
+    s.dormantBelow = 0;
+    return s;
+  }
+
+  private int coldestAfter(LocalDate date) {
+    LocalDate coldest = LocalDate.ofYearDay(date.getYear(), plan.climate.coldestDoy());
+    return plan.year.day(coldest.isBefore(date) ? coldest.plusYears(1) : coldest);
+  }
+
+  private void setSite(Field field, StandPlan s) {
+    s.crop.sitePeak =
+        s.forage.peakKgPerHaDay()
+            * catalogue
+                .crops()
+                .siteFactor(
+                    s.forage,
+                    plan.climate,
+                    capacityMm(field, rootCm(s.forage)),
+                    s.crop.stated.yieldKgPerHa());
+  }
+
+  private void opening(FieldPlan f) {
+    Field field = f.field;
+    double opening = field.openingCoverFor(f.base().forage);
+    f.openingDead = f.base().residue ? opening : opening * field.stand().openingDeadShare();
+    f.openingGreen = opening - f.openingDead;
+  }
+
+  /**
+   * The normal year's bucket under the base stand in its reference use, and from it how growth
+   * answers to a day that is better or worse than normal: {@code growth = curve + response x (index
+   * - normal index)}, where response is curve over normal index, kept within a quarter and four
+   * times the year's mean. So the normal year grows exactly what was typed.
+   */
+  private void water(FieldPlan f) {
+    StandPlan s = f.base();
+    double best = Arrays.stream(s.growth).max().orElse(0);
+    f.referenceCover = new double[plan.days];
+    for (int d = 0; d < plan.days; d++) {
+      double active = best <= 0 ? 0 : Math.min(1, s.growth[d] / (ACTIVE_AT * best));
+      f.referenceCover[d] = s.referenceLight * active;
+    }
+    s.normalIndex = new double[plan.days];
+    int back = Math.min(365, plan.days);
+    double water = 0.8 * f.capacityMm;
+    for (int d = 0; d < back; d++) {
+      water = dayOfWater(f, water, d);
+    }
+    f.openingWaterMm = water;
+    double[] index = plan.index[s.kind];
+    double sumCurve = 0;
+    double sumIndex = 0;
+    double bestIndex = 0;
+    for (int d = 0; d < plan.days; d++) {
+      s.normalIndex[d] = index[d] * SoilWater.growthShare(water, f.capacityMm, s.droughtHold);
+      water = dayOfWater(f, water, d);
+      sumCurve += s.growth[d];
+      sumIndex += s.normalIndex[d];
+      bestIndex = Math.max(bestIndex, s.normalIndex[d]);
+    }
+    double mean = sumIndex <= 0 ? 0 : sumCurve / sumIndex;
+    boolean sleeps = s.forage.life() != Forage.Life.PERENNIAL;
+    s.response = new double[plan.days];
+    for (int d = 0; d < plan.days; d++) {
+      double own =
+          s.normalIndex[d] > FAINT_INDEX * bestIndex ? s.growth[d] / s.normalIndex[d] : mean;
+      s.response[d] =
+          sleeps && s.growth[d] <= 0
+              ? 0
+              : Math.max(LEAST_RESPONSE * mean, Math.min(MOST_RESPONSE * mean, own));
+    }
+  }
+
+  private double dayOfWater(FieldPlan f, double water, int d) {
+    return SoilWater.after(
+        water,
+        f.capacityMm,
+        plan.weather.reachesSoilMm(d),
+        plan.weather.et0Mm(d),
+        f.referenceCover[d],
+        f.drainsFreely);
+  }
+
+  private void dates(FieldPlan f) {
+    String id = f.field.id();
+    f.shut = new boolean[plan.days];
+    f.reopens = new boolean[plan.days];
+    for (Closing closing : plan.stated.plan().closings()) {
+      if (closing.fieldId().equals(id)) {
+        shut(f, closing);
+      }
+    }
+    for (Caution caution : plan.cautions) {
+      if (caution.blocks() && caution.groupId() == null && caution.fieldId().equals(id)) {
+        Arrays.fill(f.shut, caution.fromDay(), Math.min(plan.days, caution.toDay()), true);
+      }
+    }
+    for (Dressing dressing : plan.stated.plan().dressings()) {
+      if (dressing.fieldId().equals(id)) {
+        f.nitrogen = add(f.nitrogen, dressing.date(), dressing.nitrogenKgPerHa());
+      }
+    }
+    for (Irrigation irrigation : plan.stated.plan().irrigations()) {
+      if (irrigation.fieldId().equals(id)) {
+        f.irrigation = add(f.irrigation, irrigation.date(), irrigation.waterMm());
+      }
+    }
+  }
+
+  private void shut(FieldPlan f, Closing closing) {
+    Arrays.fill(
+        f.shut,
+        plan.year.clippedStart(closing.fromInclusive()),
+        plan.year.clippedEnd(closing.toExclusive()),
+        true);
+    int open = plan.year.day(closing.toExclusive());
+    if (open >= 0 && open < plan.days) {
+      f.reopens[open] = true;
+    }
+  }
+
+  private double[] add(double[] byDay, LocalDate date, double amount) {
+    double[] into = byDay == null ? new double[plan.days] : byDay;
+    int day = plan.year.day(date);
+    if (day >= 0 && day < plan.days) {
+      into[day] += amount;
+    }
+    return into;
+  }
+}

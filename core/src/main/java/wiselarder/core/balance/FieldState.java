@@ -1,0 +1,140 @@
+package wiselarder.core.balance;
+
+import wiselarder.core.balance.ResolvedPlan.FieldPlan;
+import wiselarder.core.balance.ResolvedPlan.StandPlan;
+import wiselarder.core.plan.Sowing;
+
+/** One field as it stands on a day: its stands, its water, its nitrogen. Masses in kg DM/ha. */
+final class FieldState {
+  final StandState[] stands;
+  double waterMm;
+  double nitrogen;
+
+  /** The part of the cover kept as stockpile. */
+  double stock;
+
+  /** True while a sown crop is not ready: no stock may come in. */
+  boolean sown;
+
+  /** Shadow on each stand's light today, 1 for none. */
+  double lightShare;
+
+  FieldState(FieldPlan plan) {
+    stands = new StandState[plan.stands.length];
+    for (int i = 0; i < stands.length; i++) {
+      stands[i] = new StandState();
+    }
+    waterMm = plan.openingWaterMm;
+  }
+
+  /** One stand as it is on a day. */
+  static final class StandState {
+    double green;
+    double dead;
+    boolean there;
+
+    /** Gone for good: ploughed in, or ended. */
+    boolean gone;
+
+    double vigour = 1;
+
+    /** Growth of today that weather allows at full leaf, kg DM/ha. */
+    double rate;
+
+    /** For sown crops: heat to emergence, then heat since; days, -1 while not yet. */
+    double heat;
+
+    double stage;
+    int emergedDay = -1;
+    int readyDay = -1;
+    int endedDay = -1;
+    boolean failed;
+    double waterShareAtSowing = Double.NaN;
+
+    /** A base stand set back by the preparation of a sowing, until a day, to a share of growth. */
+    int setBackUntil = -1;
+
+    double setBackTo = 1;
+
+    double mass() {
+      return green + dead;
+    }
+
+    /** Green and dead gone; what stood there, kg DM/ha. */
+    double clear() {
+      double mass = green + dead;
+      green = 0;
+      dead = 0;
+      return mass;
+    }
+
+    /** Takes mass off, green and dead in the proportion in which they stand. */
+    void take(double kgPerHa) {
+      double mass = green + dead;
+      double deadShare = mass <= 0 ? 0 : dead / mass;
+      green = Math.max(0, green - kgPerHa * (1 - deadShare));
+      dead = Math.max(0, dead - kgPerHa * deadShare);
+    }
+
+    /** Green turns to standing dead. */
+    void die(double kgPerHa) {
+      green -= kgPerHa;
+      dead += kgPerHa;
+    }
+
+    /** Ends a crop: what is green dies where it stands. */
+    void end(int day) {
+      die(green);
+      endedDay = day;
+    }
+
+    /** True from emergence to the end. */
+    boolean lives() {
+      return emergedDay >= 0 && endedDay < 0;
+    }
+
+    double above(StandPlan p, boolean winter) {
+      return Math.max(0, green + dead - (winter ? p.winterResidual : p.residual));
+    }
+
+    /** What preparing the ground for a sowing does to the stand; kg DM/ha that are lost. */
+    double prepare(Sowing.Preparation way, StandPlan p, int sowDay) {
+      switch (way) {
+        case GRAZE_DOWN -> {
+          double topped = above(p, false);
+          take(topped);
+          return topped;
+        }
+        case LIGHT_DISKING -> {
+          double lost = DISKED_IN * mass();
+          take(lost);
+          setBack(sowDay + DISKED_DAYS, DISKED_GROWTH);
+          return lost;
+        }
+        case BURN_DOWN -> {
+          die(green);
+          setBack(sowDay + BURNT_DAYS, 0);
+          return 0;
+        }
+        case FULL_SEEDBED -> {
+          gone = true;
+          there = false;
+          return clear();
+        }
+      }
+      throw new IllegalStateException(way.toString());
+    }
+
+    private void setBack(int until, double to) {
+      setBackUntil = until;
+      setBackTo = to;
+    }
+
+    /** Share of the stand that a light disking works in, and what it grows for some weeks. */
+    private static final double DISKED_IN = 0.4;
+
+    private static final int DISKED_DAYS = 35;
+    private static final double DISKED_GROWTH = 0.4;
+    private static final int BURNT_DAYS = 45;
+  }
+}

@@ -1,0 +1,63 @@
+package wiselarder.core.balance;
+
+import wiselarder.core.balance.FieldState.StandState;
+import wiselarder.core.balance.ResolvedPlan.CropPlan;
+import wiselarder.core.balance.ResolvedPlan.FieldPlan;
+import wiselarder.core.forage.CropRules;
+import wiselarder.core.forage.Forage;
+import wiselarder.core.plan.Sowing;
+
+/**
+ * What became of a sowing in the simulated weather. Days are the plan's, -1 where it never came to
+ * that.
+ *
+ * @param emergedDay leaves above ground
+ * @param readyDay height reached and roots anchored: first use
+ * @param endedDay terminated, killed by frost, taken after jointing, or failed
+ * @param failed true when the seed lay too long in dry or cold ground
+ * @param grownKgPerHa all it grew
+ * @param lowKgPerHa in a poor situation, one in five, by the table's spread of yields
+ * @param highKgPerHa in a good one, one in five
+ * @param chanceOfFailing by lateness and soil water on the day of sowing
+ * @param daysLate against the usual sowing of this crop in this climate; below zero is early
+ * @param waterShareAtSowing share of the soil's water on that day; NaN when it lies outside the
+ *     plan
+ */
+public record SowingYear(
+    String sowingId,
+    int emergedDay,
+    int readyDay,
+    int endedDay,
+    boolean failed,
+    double grownKgPerHa,
+    double lowKgPerHa,
+    double highKgPerHa,
+    double chanceOfFailing,
+    double daysLate,
+    double waterShareAtSowing) {
+
+  /** A sowing before or after the plan's days: nothing of it is simulated. */
+  static SowingYear outside(Sowing sowing) {
+    return new SowingYear(
+        sowing.id(), -1, -1, -1, false, 0, 0, 0, Double.NaN, Double.NaN, Double.NaN);
+  }
+
+  static SowingYear of(FieldPlan field, int stand, StandState state, YearBalance out) {
+    CropPlan c = field.stands[stand].crop;
+    Forage f = field.stands[stand].forage;
+    double grown = out.sownGrown[c.number];
+    double share = state.waterShareAtSowing;
+    return new SowingYear(
+        c.stated.id(),
+        state.emergedDay,
+        state.readyDay,
+        state.endedDay,
+        state.failed,
+        grown,
+        grown * f.annualLowKgPerHa() / f.annualTypicalKgPerHa(),
+        grown * f.annualHighKgPerHa() / f.annualTypicalKgPerHa(),
+        CropRules.chanceOfFailing(c.daysLate, Double.isNaN(share) ? 1 : share),
+        c.daysLate,
+        share);
+  }
+}

@@ -1,0 +1,101 @@
+package wiselarder.core.forage;
+
+import wiselarder.core.weather.Climate;
+import wiselarder.core.weather.WeatherYear;
+
+/**
+ * How well a day suits a forage, water and nitrogen apart: {@code temperature x light x season}, 1
+ * on a warm bright day. docs/model.md gives each part with its grounds and what it was set by.
+ */
+public final class GrowthIndex {
+  /** Radiation at which light counts as full, MJ/m2 a day. Assumption. */
+  private static final double FULL_LIGHT_MJ = 20;
+
+  /** Points and weights of a normal distribution from -2 to 2 standard deviations. */
+  private static final double[] POINTS = {-2, -1.5, -1, -0.5, 0, 0.5, 1, 1.5, 2};
+
+  private static final double[] WEIGHTS = weights();
+
+  private GrowthIndex() {}
+
+  /**
+   * The season's swing and when it peaks: perennials do not grow alike at the same temperature in
+   * spring and in autumn. Set so that normal years follow the growth table.
+   *
+   * @param swing growth runs from 1 - swing to 1 + swing
+   * @param peakDays days from the middle of the coldest month to the best day
+   * @param halfLightMj radiation that gives half of the growth of endless light, MJ/m2 a day
+   */
+  record Rhythm(double swing, double peakDays, double halfLightMj) {
+    static Rhythm of(Forage f) {
+      if (f.life() != Forage.Life.PERENNIAL) {
+        return new Rhythm(0, 0, 20);
+      }
+      if (f.warmSeason()) {
+        return new Rhythm(0.61, 137, 20);
+      }
+      if (f.group().contains("legume")) {
+        return new Rhythm(0.37, 62, 22);
+      }
+      return f.group().equals("mixed_sward") ? new Rhythm(0.45, 28, 40) : new Rhythm(0.53, 30, 40);
+    }
+  }
+
+  /**
+   * Trapezoid: none at the base, all between the optimum figures, none at the maximum.
+   *
+   * @param meanC daily mean temperature
+   */
+  public static double temperature(Forage f, double meanC) {
+    double rising = (meanC - f.baseC()) / (f.optimumLowC() - f.baseC());
+    double falling = (f.maximumC() - meanC) / (f.maximumC() - f.optimumHighC());
+    return Math.max(0, Math.min(1, Math.min(rising, falling)));
+  }
+
+  /** Expected temperature response where daily means lie about a line by a standard deviation. */
+  public static double temperature(Forage f, double meanC, double spreadC) {
+    if (spreadC <= 0) {
+      return temperature(f, meanC);
+    }
+    double sum = 0;
+    for (int i = 0; i < POINTS.length; i++) {
+      sum += WEIGHTS[i] * temperature(f, meanC + POINTS[i] * spreadC);
+    }
+    return sum;
+  }
+
+  /** Light response {@code S / (S + half)}, scaled to 1 at 20 MJ/m2 a day. */
+  static double light(double solarMj, double halfMj) {
+    return solarMj / (solarMj + halfMj) * (FULL_LIGHT_MJ + halfMj) / FULL_LIGHT_MJ;
+  }
+
+  /** The index of every day of a weather year. */
+  public static double[] daily(Forage f, WeatherYear weather, Climate climate) {
+    double[] index = new double[weather.days()];
+    Rhythm rhythm = Rhythm.of(f);
+    int dayOfYear = weather.year().start().getDayOfYear();
+    for (int d = 0; d < index.length; d++) {
+      double angle =
+          2 * Math.PI * (dayOfYear + d - climate.coldestDoy() - rhythm.peakDays()) / 365.25;
+      double season = 1 + rhythm.swing() * Math.cos(angle);
+      index[d] =
+          temperature(f, weather.tmeanC(d), weather.spreadC(d))
+              * light(weather.solarMjPerM2(d), rhythm.halfLightMj())
+              * season;
+    }
+    return index;
+  }
+
+  private static double[] weights() {
+    double[] w = new double[POINTS.length];
+    double sum = 0;
+    for (int i = 0; i < w.length; i++) {
+      w[i] = Math.exp(-POINTS[i] * POINTS[i] / 2);
+      sum += w[i];
+    }
+    for (int i = 0; i < w.length; i++) {
+      w[i] /= sum;
+    }
+    return w;
+  }
+}

@@ -1,0 +1,167 @@
+package wiselarder.core.land;
+
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.forage.CropRules;
+import wiselarder.core.forage.Forage;
+import wiselarder.core.forage.GrowthIndex;
+import wiselarder.core.forage.SwardRules;
+import wiselarder.core.weather.Climate;
+import wiselarder.core.weather.NormalYear;
+import wiselarder.core.weather.WeatherYear;
+
+/**
+ * Sets crops that are sown each time to a place: when they are usually sown there, and the site
+ * factor that makes a crop sown on time, in a normal year and in the reference use, yield what is
+ * stated. Worked out once for each climate, forage and soil and kept; a pure function of those.
+ */
+public final class CropCalibration {
+  /** Yields at which the answer of yield to site factor is kept. */
+  private static final int STEPS = 24;
+
+  private static final double MOST_FACTOR = 2.4;
+
+  /** A crop does no better than this of its best growth where nobody stated a yield. */
+  private static final double USUAL_FACTOR = 1.1;
+
+  private static final double COOL_C = 20;
+  private static final double COLD_C = 4;
+
+  private final Map<Key, double[]> yields = new ConcurrentHashMap<>();
+  private final Map<String, Integer> sowingDays = new ConcurrentHashMap<>();
+
+  private record Key(String climateId, String forageId, int capacityMm) {}
+
+  /**
+   * Usual day of the year for sowing. Spring and summer crops: when the mean reaches 2 C above the
+   * lowest soil temperature for sowing. Crops sown in summer or autumn: when the mean falls below
+   * 20 C, but early enough for the heat they want before winter. Assumption.
+   */
+  public int usualSowingDoy(Forage f, Climate climate) {
+    return sowingDays.computeIfAbsent(
+        climate.id() + "/" + f.id(), key -> findSowingDoy(f, climate));
+  }
+
+  private static int findSowingDoy(Forage f, Climate climate) {
+    WeatherYear normal = NormalYear.of(climate, new PlanYear(LocalDate.of(2001, 1, 1), 24));
+    int coldest = climate.coldestDoy() - 1;
+    double least = Double.isNaN(f.sowAboveC()) ? f.baseC() + 2 : f.sowAboveC() + 2;
+    int spring = coldest;
+    while (spring < coldest + 180 && normal.tmeanC(spring) < least) {
+      spring++;
+    }
+    if (f.life() == Forage.Life.SUMMER_ANNUAL && !f.group().equals("cover_mix")) {
+      return spring % 365 + 1;
+    }
+    int day = coldest + 365;
+    double heat = 0;
+    while (day > spring && heat < CropRules.heatBeforeWinter(f)) {
+      day--;
+      heat += Math.max(0, normal.tmeanC(day) - COLD_C);
+    }
+    int cools = coldest + 182;
+    while (cools < coldest + 365 && normal.tmeanC(cools) >= COOL_C) {
+      cools++;
+    }
+    boolean warmSummer = normal.tmeanC(coldest + 182) >= COOL_C;
+    return (warmSummer ? Math.min(day, cools) : day) % 365 + 1;
+  }
+
+  /**
+   * Site factor for a yield stated, or for the table's ordinary one as far as the climate allows.
+   *
+   * @param capacityMm water the soil holds for the crop
+   * @param yieldKgPerHa grown in a normal year when sown on time; null for the table's
+   */
+  public double siteFactor(Forage f, Climate climate, double capacityMm, Double yieldKgPerHa) {
+    double[] byStep =
+        yields.computeIfAbsent(
+            new Key(climate.id(), f.id(), (int) Math.round(capacityMm)),
+            key -> yieldsByFactor(f, climate, capacityMm));
+    if (yieldKgPerHa == null) {
+      return Math.min(USUAL_FACTOR, factorFor(byStep, f.annualTypicalKgPerHa()));
+    }
+    return factorFor(byStep, yieldKgPerHa);
+  }
+
+  private static double factorFor(double[] byStep, double yield) {
+    for (int i = 1; i <= STEPS; i++) {
+      if (byStep[i] >= yield) {
+        double within = (yield - byStep[i - 1]) / (byStep[i] - byStep[i - 1]);
+        return (i - 1 + within) * MOST_FACTOR / STEPS;
+      }
+    }
+    return MOST_FACTOR;
+  }
+
+  private double[] yieldsByFactor(Forage f, Climate climate, double capacityMm) {
+    int doy = usualSowingDoy(f, climate);
+    PlanYear year = new PlanYear(LocalDate.ofYearDay(2001, doy), 13);
+    WeatherYear normal = NormalYear.of(climate, year);
+    double[] index = GrowthIndex.daily(f, normal, climate);
+    double[] yields = new double[STEPS + 1];
+    for (int i = 1; i <= STEPS; i++) {
+      yields[i] =
+          Math.max(
+              yields[i - 1] + 1e-6,
+              grown(f, climate, normal, index, capacityMm, i * MOST_FACTOR / STEPS));
+    }
+    return yields;
+  }
+
+  /** Growth of one crop in the reference use: taken to its residual each time it reaches entry. */
+  private static double grown(
+      Forage f, Climate climate, WeatherYear w, double[] index, double capacityMm, double factor) {
+    CropRules.Course course = CropRules.Course.of(f);
+    double entry = f.entryMassKgPerHa();
+    double k = SwardRules.extinction(entry);
+    double reference = SwardRules.lightCaught(k, (f.minResidualKgPerHa() + entry) / 2);
+    double water = capacityMm * 0.8;
+    double heat = 0;
+    double stage = 0;
+    double green = 0;
+    double sum = 0;
+    boolean counted = !course.sinceWinter();
+    for (int d = 0; d < w.days(); d++) {
+      double above = Math.max(0, w.tmeanC(d) - f.baseC());
+      if (green <= 0) {
+        heat += above;
+        green = heat >= CropRules.EMERGENCE_DEGREE_DAYS ? CropRules.emergedKgPerHa(1) : 0;
+      } else {
+        counted |= w.year().date(d).getDayOfYear() == climate.coldestDoy();
+        stage += counted ? above : 0;
+        boolean killed = w.frostSeason(d) && f.frostResponse() == Forage.FrostResponse.KILLED;
+        if (killed || (course.diesRipe() && course.ripe(stage)) || w.tminC(d) < f.winterHardyC()) {
+          break;
+        }
+        double grown =
+            factor
+                * f.peakKgPerHaDay()
+                * index[d]
+                * course.growthShare(stage)
+                * SoilWater.growthShare(water, capacityMm, f.droughtHold())
+                * SwardRules.lightCaught(k, green)
+                / reference
+                * SwardRules.crowdingShare(green, entry, f.ceilingKgPerHa());
+        green += grown;
+        sum += grown;
+        boolean mayBite =
+            f.regrows() && !(CropRules.endsWhenJointedTaken(f) && course.jointed(stage));
+        if (mayBite && green >= entry) {
+          green = Math.min(green, f.minResidualKgPerHa());
+        }
+      }
+      water =
+          SoilWater.after(
+              water,
+              capacityMm,
+              w.reachesSoilMm(d),
+              w.et0Mm(d),
+              SwardRules.lightCaught(k, green),
+              true);
+    }
+    return sum;
+  }
+}

@@ -1,0 +1,14 @@
+package wiselarder.core.plan;
+
+import java.time.LocalDate;
+import wiselarder.core.quantity.Check;
+
+/** Water put on a field on a date, mm that reach the soil. */
+public record Irrigation(String id, String fieldId, LocalDate date, double waterMm) {
+  public Irrigation {
+    id = Check.text("irrigation.id", id, 80);
+    Check.text("irrigation.fieldId", fieldId, 40);
+    Check.present("irrigation.date", date);
+    Check.range("irrigation.waterMm", waterMm, 1, 150);
+  }
+}

@@ -1,0 +1,27 @@
+package wiselarder.core.plan;
+
+import java.util.List;
+import wiselarder.core.quantity.Check;
+import wiselarder.core.weather.Overlay;
+
+/**
+ * A "what if" of the weather that goes with a plan: changes laid one after another over a season.
+ *
+ * @param over key of the season below it: see {@link Season}
+ */
+public record Scenario(String id, String name, String over, List<Overlay> overlays) {
+  public Scenario {
+    id = Check.text("scenario.id", id, 60);
+    name = Check.text("scenario.name", name, 60);
+    Season.Kind below = Season.parse(Check.text("scenario.over", over, 90)).kind();
+    if (below == Season.Kind.SCENARIO) {
+      throw new wiselarder.core.quantity.Refused(
+          "scenario_on_scenario",
+          "scenario.over",
+          over,
+          "a scenario lies over a normal, simulated or recorded year, not over another scenario");
+    }
+    overlays = List.copyOf(Check.present("scenario.overlays", overlays));
+    Check.range("scenario.overlays", overlays.size(), 1, 12);
+  }
+}

@@ -1,0 +1,66 @@
+package wiselarder.core.plan;
+
+import java.time.LocalDate;
+import wiselarder.core.quantity.Check;
+
+/**
+ * A crop sown on a field: into the sod that stands there, or into a bed. The field is out of use
+ * from the preparation until the crop is ready: first-use height reached and roots anchored.
+ *
+ * @param yieldKgPerHa what a crop sown on time makes in a normal year, or null for the catalogue's
+ * @param seedShare seed as a share of the full rate; more brings feed earlier, not more of it
+ * @param endsOn first day the crop is gone again (terminated), or null for its own end
+ */
+public record Sowing(
+    String id,
+    String fieldId,
+    String forageId,
+    LocalDate sowOn,
+    Preparation preparation,
+    Double yieldKgPerHa,
+    double seedShare,
+    LocalDate endsOn) {
+
+  /** What is done to the ground before, and the days it takes the field out of use. Assumptions. */
+  public enum Preparation {
+    /**
+     * The sod is grazed down; stock may stay until the day of sowing. What they leave above the
+     * stubble is topped that day.
+     */
+    GRAZE_DOWN(0),
+    /** A light pass with the disk: sets the sod back for some weeks. */
+    LIGHT_DISKING(5),
+    /** The sod is burnt down as the label says: nothing grows back for some weeks. */
+    BURN_DOWN(14),
+    /** A full seedbed: the old stand is gone for good. */
+    FULL_SEEDBED(28);
+
+    private final int daysOut;
+
+    Preparation(int daysOut) {
+      this.daysOut = daysOut;
+    }
+
+    public int daysOut() {
+      return daysOut;
+    }
+  }
+
+  public Sowing {
+    id = Check.text("sowing.id", id, 80);
+    Check.text("sowing.fieldId", fieldId, 40);
+    Check.text("sowing.forageId", forageId, 60);
+    Check.present("sowing.sowOn", sowOn);
+    Check.present("sowing.preparation", preparation);
+    if (yieldKgPerHa != null) {
+      Check.range("sowing.yieldKgPerHa", yieldKgPerHa, 200, 40000);
+    }
+    Check.range("sowing.seedShare", seedShare, 0.3, 3);
+    Check.ordered("sowing.endsOn", sowOn, endsOn);
+  }
+
+  /** First day the field is out of use for it. */
+  public LocalDate preparedFrom() {
+    return sowOn.minusDays(preparation.daysOut());
+  }
+}

@@ -1,0 +1,176 @@
+package wiselarder.core.weather;
+
+import java.util.Arrays;
+import wiselarder.core.calendar.PlanYear;
+
+/**
+ * The weather of every day of a plan. Temperatures deg C, water mm a day, radiation MJ/m2 a day.
+ * Never changed once made.
+ */
+public final class WeatherYear {
+  /** A low of this or less for some hours kills warm-season growth: a killing frost. */
+  public static final double KILLING_FROST_C = -2.2;
+
+  /** Snow falls and lies at a daily mean below this, deg C. */
+  private static final double SNOW_BELOW_C = 0.0;
+
+  /** Melt by each degree of daily mean above freezing, mm. Usual degree-day range 2 to 6. */
+  private static final double MELT_MM_PER_DEGREE = 3.0;
+
+  /** So many days before the coldest time the first frost counts as past. Assumption. */
+  private static final int DEEP_WINTER_DAYS = 60;
+
+  private final PlanYear year;
+  final double[] tmin;
+  final double[] tmax;
+  final double[] rain;
+  final double[] et0;
+  final double[] solar;
+
+  /** Spread of daily means about the smooth line, deg C; zero where each day is its own. */
+  final double[] spread;
+
+  private final boolean[] frostSeason;
+  private final double[] reachesSoil;
+
+  WeatherYear(
+      PlanYear year,
+      double[] tmin,
+      double[] tmax,
+      double[] rain,
+      double[] et0,
+      double[] solar,
+      double[] spread,
+      boolean[] frostSeason) {
+    this.year = year;
+    this.tmin = tmin;
+    this.tmax = tmax;
+    this.rain = rain;
+    this.et0 = et0;
+    this.solar = solar;
+    this.spread = spread;
+    this.frostSeason = frostSeason;
+    this.reachesSoil = meltedRain();
+  }
+
+  /** This year with the rain of another of the same days. */
+  public WeatherYear withRainOf(WeatherYear other) {
+    return new WeatherYear(year, tmin, tmax, other.rain, et0, solar, spread, frostSeason);
+  }
+
+  public PlanYear year() {
+    return year;
+  }
+
+  public int days() {
+    return tmin.length;
+  }
+
+  public double tminC(int day) {
+    return tmin[day];
+  }
+
+  public double tmaxC(int day) {
+    return tmax[day];
+  }
+
+  public double tmeanC(int day) {
+    return (tmin[day] + tmax[day]) / 2;
+  }
+
+  public double rainMm(int day) {
+    return rain[day];
+  }
+
+  /** Grass reference evapotranspiration. */
+  public double et0Mm(int day) {
+    return et0[day];
+  }
+
+  public double solarMjPerM2(int day) {
+    return solar[day];
+  }
+
+  /** How far daily means lie about {@link #tmeanC}: more than zero only in smooth years. */
+  public double spreadC(int day) {
+    return spread[day];
+  }
+
+  /** Rain and melt that reach the soil, mm. */
+  public double reachesSoilMm(int day) {
+    return reachesSoil[day];
+  }
+
+  /** Snow of the day, mm of water. */
+  public double snowMm(int day) {
+    return tmeanC(day) < SNOW_BELOW_C ? rain[day] : 0;
+  }
+
+  /** True from the first to the last killing frost of each winter. */
+  public boolean frostSeason(int day) {
+    return frostSeason[day];
+  }
+
+  /** Rain of the whole plan, mm. */
+  public double totalRainMm() {
+    return Arrays.stream(rain).sum();
+  }
+
+  /** Snow lies while it is cold and melts by the degree; rain on bare ground goes straight in. */
+  private double[] meltedRain() {
+    double[] in = new double[rain.length];
+    double snow = 0;
+    for (int d = 0; d < in.length; d++) {
+      double mean = tmeanC(d);
+      if (mean < SNOW_BELOW_C) {
+        snow += rain[d];
+      } else {
+        double melt = Math.min(snow, MELT_MM_PER_DEGREE * mean);
+        snow -= melt;
+        in[d] = rain[d] + melt;
+      }
+    }
+    return in;
+  }
+
+  /**
+   * From the first to the last day of each winter with a low of -2.2 C or less; winters are parted
+   * by the middle of the climate's summer. A plan that begins in winter begins in the frost season
+   * if a frost is still to come that winter.
+   */
+  static boolean[] frostSeason(PlanYear year, double[] tmin, Climate climate) {
+    boolean[] frosty = new boolean[tmin.length];
+    int summer = (climate.coldestDoy() + 182) % 365;
+    int first = -1;
+    int last = -1;
+    for (int d = 0; d <= tmin.length; d++) {
+      boolean parted = d == tmin.length || year.date(d).getDayOfYear() == summer + 1;
+      if (parted && first >= 0) {
+        Arrays.fill(frosty, first, d == tmin.length ? d : last + 1, true);
+        first = -1;
+      }
+      if (d < tmin.length && tmin[d] <= KILLING_FROST_C) {
+        boolean since = d > 0 && first < 0 && beganInWinter(year, climate, d);
+        first = first >= 0 ? first : since ? 0 : d;
+        last = d;
+      }
+    }
+    return openEnd(year, climate, frosty, last);
+  }
+
+  /** True when no summer lies between the plan's first day and this one, and it began in winter. */
+  private static boolean beganInWinter(PlanYear year, Climate climate, int day) {
+    int since = Math.floorMod(year.start().getDayOfYear() - climate.coldestDoy() + 182, 365) - 182;
+    return since > -DEEP_WINTER_DAYS && day < 182 - since;
+  }
+
+  /** A plan that ends in spring or summer ends its last frost season at the last frost. */
+  private static boolean[] openEnd(PlanYear year, Climate climate, boolean[] frosty, int last) {
+    int sinceColdest =
+        Math.floorMod(year.endExclusive().getDayOfYear() - climate.coldestDoy(), 365);
+    if (last >= 0 && sinceColdest < 182 && sinceColdest > 0) {
+      Arrays.fill(frosty, last + 1, frosty.length, false);
+    }
+    return frosty;
+  }
+}

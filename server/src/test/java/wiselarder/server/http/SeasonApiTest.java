@@ -1,0 +1,173 @@
+package wiselarder.server.http;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import wiselarder.server.App;
+import wiselarder.server.Http;
+
+/** Seasons, sowings, nitrogen, water and recorded weather on the real database. */
+class SeasonApiTest {
+  private static final String PLAN = "/api/plans/quillback";
+  private Http http;
+
+  @BeforeEach
+  void demoAsItShips() {
+    App.resetDemo();
+    http = Http.visitor();
+  }
+
+  private Http.Answer edit(String season, String edit) {
+    int revision = http.get(PLAN).json().get("revision").asInt();
+    return http.post(
+        PLAN + "/edits?season=" + season,
+        "{\"revision\": %d, \"edits\": [%s]}".formatted(revision, edit));
+  }
+
+  private static double grown(JsonNode year) {
+    double sum = 0;
+    for (JsonNode field : year.get("fields")) {
+      sum += field.get("grownKg").asDouble();
+    }
+    return sum;
+  }
+
+  @Test
+  void theSeasonOfTheAddressActsOnTheWholeYear() {
+    JsonNode normal = http.get(PLAN).json().get("year");
+    JsonNode dry = http.get(PLAN + "?season=dry").json().get("year");
+    assertThat(normal.get("season").asString()).isEqualTo("normal");
+    assertThat(dry.get("season").asString()).isEqualTo("dry");
+    assertThat(grown(dry)).isLessThan(0.97 * grown(normal));
+    assertThat(dry.get("total").get("bareKg").asDouble())
+        .isGreaterThan(normal.get("total").get("bareKg").asDouble());
+    double rain = 0;
+    for (JsonNode month : dry.get("weather")) {
+      rain += month.get("rainMm").asDouble() - month.get("normalRainMm").asDouble();
+    }
+    assertThat(rain).isLessThan(-20);
+    assertThat(http.get(PLAN + "?season=seed:7").json().get("year"))
+        .isEqualTo(http.get(PLAN + "?season=seed:7").json().get("year"));
+  }
+
+  @Test
+  void aKeyThatIsNoneIsRefusedAndOneThatIsGoneGivesTheNormalYear() {
+    Http.Answer refused = http.get(PLAN + "?season=warmish");
+    assertThat(refused.status()).isEqualTo(422);
+    assertThat(refused.json().get("code").asString()).isEqualTo("unknown_season");
+    JsonNode gone = http.get(PLAN + "?season=scenario:gone").json().get("year");
+    assertThat(gone.get("season").asString()).isEqualTo("normal");
+  }
+
+  @Test
+  void aScenarioBelongsToThePlanAndIsLookedAt() {
+    Http.Answer kept =
+        edit(
+            "normal",
+            """
+            {"putScenario": {"id": "dry-summer", "name": "Dry summer", "over": "normal", "overlays":
+             [{"kind": "RAIN", "fromInclusive": "2028-05-01", "toExclusive": "2028-09-01",
+               "amount": -0.7}]}}""");
+    assertThat(kept.status()).isEqualTo(200);
+    JsonNode year = http.get(PLAN + "?season=scenario:dry-summer").json().get("year");
+    assertThat(year.get("season").asString()).isEqualTo("scenario:dry-summer");
+    assertThat(grown(year)).isLessThan(grown(http.get(PLAN).json().get("year")));
+    assertThat(http.get(PLAN + "/history").json().get(0).get("words").asString())
+        .isEqualTo("Weather scenario Dry summer");
+  }
+
+  private static String sow(LocalDate on) {
+    return """
+        {"putSowing": {"id": "rye", "fieldId": "saddle", "forageId": "cereal_rye", "sowOn": "%s",
+         "preparation": "GRAZE_DOWN", "yieldKgPerHa": null, "seedShare": 1, "endsOn": null}}"""
+        .formatted(on);
+  }
+
+  @Test
+  void aCropSownIntoASodIsUpReadyAndEatenAndTheAnswerSaysWhen() {
+    JsonNode year = edit("normal", sow(LocalDate.of(2027, 9, 20))).json().get("year");
+    JsonNode rye = year.get("sowings").get(0);
+    assertThat(rye.get("failed").asBoolean()).isFalse();
+    assertThat(rye.get("emergedDay").asInt()).isBetween(20, 30);
+    assertThat(rye.get("readyDay").asInt()).isGreaterThan(150);
+    assertThat(rye.get("chanceOfFailing").asDouble()).isBetween(0.05, 0.5);
+    assertThat(rye.get("coverKgPerHa")).hasSize(366);
+    assertThat(year.get("massError").asDouble()).isLessThan(1e-6);
+    JsonNode dry = http.get(PLAN + "?season=dry").json().get("year").get("sowings").get(0);
+    assertThat(dry.get("readyDay").asInt()).isNotEqualTo(rye.get("readyDay").asInt());
+  }
+
+  @Test
+  void aFieldShutAndSownAtOnceIsRefusedInWords() {
+    edit(
+        "normal",
+        """
+        {"shutField": {"id": "c", "fieldId": "saddle", "fromInclusive": "2027-09-10",
+         "toExclusive": "2027-12-01", "grazedBy": [], "grazeUntilExclusive": null}}""");
+    Http.Answer answer = edit("normal", sow(LocalDate.of(2027, 9, 20)));
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.json().get("code").asString()).isEqualTo("shut_and_sown");
+    assertThat(answer.json().get("field").asString()).isEqualTo("sowing.sowOn");
+  }
+
+  @Test
+  void nitrogenAndWaterGrowMoreAndAreTakenBackByUndo() {
+    double before = grown(http.get(PLAN).json().get("year"));
+    JsonNode put =
+        edit(
+                "normal",
+                """
+                {"putDressing": {"id": "n", "fieldId": "church-field", "date": "2027-09-05",
+                 "nitrogenKgPerHa": 50, "pricePerKg": null}}""")
+            .json();
+    assertThat(grown(put.get("year"))).isGreaterThan(before + 500);
+    JsonNode undone =
+        http.post(PLAN + "/undo", "{\"revision\": %d}".formatted(put.get("revision").asInt()))
+            .json();
+    assertThat(grown(undone.get("year"))).isCloseTo(before, within(1e-6));
+  }
+
+  private static String csv() {
+    StringBuilder csv = new StringBuilder("date,tmin_c,tmax_c,rain_mm\n");
+    LocalDate first = LocalDate.of(2019, 9, 1);
+    for (int d = 0; d < 366; d++) {
+      if (d != 50) {
+        csv.append(first.plusDays(d)).append(",6,18,").append(d % 4 == 0 ? 12 : 0).append('\n');
+      }
+    }
+    return csv.append("soon,1,2,3\n").toString();
+  }
+
+  private Http.Answer send(String path) {
+    return http.call("POST", path, "text/csv", csv().getBytes(StandardCharsets.UTF_8));
+  }
+
+  @Test
+  void aWeatherFileIsShownThenKeptThenLookedAtThenRemoved() {
+    JsonNode shown = send(PLAN + "/weather/preview?name=Yard+gauge").json();
+    assertThat(shown.get("rows").asInt()).isEqualTo(366);
+    assertThat(shown.get("badRows").asInt()).isEqualTo(1);
+    assertThat(shown.get("bad").get(0).get("accepted").asString()).contains("date like");
+    assertThat(http.get(PLAN + "/weather").json()).isEmpty();
+
+    JsonNode kept = send(PLAN + "/weather?name=Yard+gauge").json().get("record");
+    JsonNode listed = http.get(PLAN + "/weather").json().get(0);
+    assertThat(listed).isEqualTo(kept);
+    assertThat(listed.get("years").get(0).get("filled").get("bridgedDays").asInt()).isEqualTo(1);
+    String season =
+        "recorded:%s:%s"
+            .formatted(kept.get("id").asString(), kept.get("years").get(0).get("first").asString());
+    JsonNode year = http.get(PLAN + "?season=" + season).json().get("year");
+    assertThat(year.get("season").asString()).isEqualTo(season);
+    assertThat(year.get("weather").get(4).get("meanC").asDouble()).isCloseTo(12, within(0.01));
+
+    assertThat(http.delete(PLAN + "/weather/" + kept.get("id").asString()).status()).isEqualTo(204);
+    assertThat(http.get(PLAN + "?season=" + season).json().get("year").get("season").asString())
+        .isEqualTo("normal");
+  }
+}

@@ -1,0 +1,191 @@
+<script lang="ts">
+  import type { Edit, Field, Sowing } from '../api/client';
+  import { dayOf, isoOf } from '../dates';
+  import { freshId, open } from '../plan.svelte';
+  import { amount } from '../units';
+  import { sowingOutcome, sowingText } from '../words';
+  import Choice from './Choice.svelte';
+  import DateField from './DateField.svelte';
+  import NumberField from './NumberField.svelte';
+
+  let { field }: { field: Field } = $props();
+
+  const view = $derived(open.view!);
+  const crops = $derived(open.catalogue!.forages.filter((f) => f.sownYearly));
+  const nameOf = (id: string) => (crops.find((c) => c.id === id)?.name ?? id).toLowerCase();
+  const mine = $derived(view.plan.sowings.filter((s) => s.fieldId === field.id));
+  const WAYS = [
+    { id: 'GRAZE_DOWN', name: 'Grazed down, sown into the sod' },
+    { id: 'LIGHT_DISKING', name: 'Light disking, 5 days out of use before' },
+    { id: 'BURN_DOWN', name: 'Burn-down, 14 days out of use before' },
+    { id: 'FULL_SEEDBED', name: 'Full seedbed, 28 days; the old stand ends' },
+  ];
+
+  let crop = $state('cereal_rye');
+  let sowOn = $state<string | null>(null);
+  let way = $state<Sowing['preparation']>('GRAZE_DOWN');
+  let yieldKg = $state<number | null>(null);
+  let seed = $state(1);
+  let endsOn = $state<string | null>(null);
+
+  const chosen = $derived(crops.find((c) => c.id === crop)!);
+  /** The crop's usual day of sowing here, the first one in the plan. */
+  const usual = $derived.by(() => {
+    const doy = chosen.usualSowingDoy[view.farm.climateId];
+    const year = Number(view.plan.year.start.slice(0, 4));
+    const first = isoOf(`${year}-01-01`, doy - 1);
+    return dayOf(view.plan.year.start, first) >= 0 ? first : isoOf(`${year + 1}-01-01`, doy - 1);
+  });
+  const tried = $derived(open.trial?.sowings.find((s) => s.sowingId === draftId));
+  let draftId = $state('');
+
+  function edit(): Edit {
+    draftId ||= freshId(
+      `sow-${field.id}`,
+      view.plan.sowings.map((s) => s.id),
+    );
+    return {
+      putSowing: {
+        id: draftId,
+        fieldId: field.id,
+        forageId: crop,
+        sowOn: sowOn ?? usual,
+        preparation: way,
+        yieldKgPerHa: yieldKg,
+        seedShare: seed,
+        endsOn,
+      },
+    };
+  }
+  function tryOut() {
+    open.tryOut([edit()]);
+  }
+  async function sow() {
+    if (await open.edit([edit()])) {
+      draftId = '';
+      endsOn = null;
+    }
+  }
+</script>
+
+<section aria-label="Sow a crop">
+  <h2>Sow a crop</h2>
+  {#each mine as s (s.id)}
+    {@const outcome = open.year.sowings.find((o) => o.sowingId === s.id)}
+    <div class="row">
+      <p>
+        {sowingText(s, field.name, nameOf(s.forageId))}.
+        {#if outcome}<span class="quiet" data-testid="sowing-outcome"
+            >{sowingOutcome(outcome, open.year.start, open.system)}</span
+          >{/if}
+      </p>
+      <button class="btn plain" onclick={() => open.edit([{ removeSowing: s.id }])}
+        >Take back<span class="visually-hidden"> sowing {nameOf(s.forageId)}</span></button
+      >
+    </div>
+  {/each}
+  <div class="grid">
+    <Choice
+      label="Crop"
+      value={crop}
+      options={crops}
+      onchange={(v) => {
+        crop = v;
+        sowOn = null;
+        tryOut();
+      }}
+    />
+    <DateField
+      label="Sown on"
+      name="sowing.sowOn"
+      value={sowOn ?? usual}
+      onchange={(v) => {
+        sowOn = v;
+        tryOut();
+      }}
+    />
+    <Choice
+      label="Ground"
+      value={way}
+      options={WAYS}
+      onchange={(v) => {
+        way = v as Sowing['preparation'];
+        tryOut();
+      }}
+    />
+    <NumberField
+      label="Yield when sown on time"
+      name="sowing.yieldKgPerHa"
+      quantity="massPerArea"
+      value={yieldKg}
+      optional
+      placeholder={`default ${amount(chosen.yieldKgPerHa, 'massPerArea', open.system)}`}
+      onchange={(v) => {
+        yieldKg = v;
+        tryOut();
+      }}
+    />
+    <NumberField
+      label="Seed, of the full rate"
+      name="sowing.seedShare"
+      quantity="share"
+      value={seed}
+      hint="More brings feed earlier, not more of it."
+      onchange={(v) => {
+        if (v !== null) seed = v;
+        tryOut();
+      }}
+    />
+    <DateField
+      label="Ended on (or its own end)"
+      name="sowing.endsOn"
+      value={endsOn}
+      onchange={(v) => {
+        endsOn = v;
+        tryOut();
+      }}
+    />
+    <button class="btn plain" onclick={sow}>Sow it</button>
+  </div>
+  {#if tried}
+    <p class="told" role="status" data-testid="sowing-tried">
+      {sowingOutcome(tried, open.year.start, open.system)}
+    </p>
+  {/if}
+  <p class="quiet">
+    The field is out of use from the preparation until the crop is ready. Yields and dates are the
+    product's defaults for the climate. Burn-down: the product's label and your adviser say what may
+    be used and when stock may return.
+  </p>
+</section>
+
+<style>
+  section {
+    margin-top: 1.25rem;
+    border-top: 1px solid var(--line);
+    padding-top: 0.75rem;
+  }
+  .row {
+    display: flex;
+    justify-content: space-between;
+    gap: 0.75rem;
+    align-items: start;
+    margin-top: 0.4rem;
+  }
+  .grid {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(11.5rem, 1fr));
+    gap: 0.75rem;
+    align-items: end;
+    margin-top: 0.4rem;
+  }
+  .told {
+    border-left: 4px solid var(--cobalt);
+    padding: 0.3rem 0.8rem;
+    margin-top: 0.6rem;
+  }
+  p.quiet {
+    font-size: 13px;
+    margin-top: 0.5rem;
+  }
+</style>

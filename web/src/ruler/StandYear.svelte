@@ -1,0 +1,108 @@
+<script lang="ts">
+  import type { Field } from '../api/client';
+  import { shortDay } from '../dates';
+  import { open } from '../plan.svelte';
+  import { amount, figure, unitOf } from '../units';
+  import { rulerScale, stepBand } from './scale';
+
+  let { field }: { field: Field } = $props();
+
+  const HEIGHT = 120;
+  const WATER = 46;
+  let width = $state(800);
+  const year = $derived(open.year);
+  const result = $derived(year.fields.find((f) => f.id === field.id));
+  const scale = $derived(rulerScale(width, year.days, 64));
+  const top = $derived(
+    Math.max(1, ...(result?.coverKgPerHa ?? []), (result?.residualKgPerHa ?? 0) * 1.3),
+  );
+  const y = $derived((kg: number) => HEIGHT - (kg / top) * (HEIGHT - 8));
+  const zero = $derived(new Array<number>(year.days).fill(0));
+  const sown = $derived.by(() => {
+    const total = new Array<number>(year.days).fill(0);
+    for (const s of open.view!.plan.sowings) {
+      const outcome = year.sowings.find((o) => o.sowingId === s.id);
+      if (s.fieldId !== field.id || !outcome) continue;
+      outcome.coverKgPerHa.forEach((kg, d) => (total[d] += kg));
+    }
+    return total;
+  });
+  const hasSown = $derived(sown.some((kg) => kg > 0));
+  const waterY = $derived((percent: number) => HEIGHT + 14 + WATER - (percent / 100) * WATER);
+  const driest = $derived(
+    result ? result.waterPercent.reduce((b, v, i, all) => (v < all[b] ? i : b), 0) : 0,
+  );
+  const summary = $derived(
+    result
+      ? `Cover of ${field.name} through the year, at most ${amount(top, 'massPerArea', open.system)}. ` +
+          `Soil water is lowest on ${shortDay(year.start, driest)}, at ${result.waterPercent[driest]}% of ${amount(result.soilCapacityMm, 'water', open.system)}.`
+      : '',
+  );
+</script>
+
+{#if result}
+  <section aria-label="The field's year" bind:clientWidth={width}>
+    <h2>The field's year</h2>
+    <svg {width} height={HEIGHT + WATER + 34} role="img" aria-label={summary} class="block">
+      {#each year.ledger as m (m.startDay)}
+        <path
+          d={`M${scale.x(m.startDay)} 0V${HEIGHT + WATER + 16}`}
+          stroke="#c5d0e0"
+          stroke-width="1"
+        />
+        <text x={scale.x(m.startDay) + 3} y={HEIGHT + WATER + 29} class="note"
+          >{shortDay(year.start, m.startDay).slice(-3)}</text
+        >
+      {/each}
+      <path d={stepBand(scale, zero, result.coverKgPerHa, y)} fill="#cfe5cf" stroke="#4c9a4f" />
+      {#if hasSown}
+        <path d={stepBand(scale, zero, sown, y)} fill="#2b6e2f" fill-opacity="0.75" />
+      {/if}
+      <path
+        d={`M${scale.x(0)} ${y(result.residualKgPerHa)}H${scale.x(year.days)}`}
+        stroke="#16233a"
+        stroke-dasharray="5 3"
+      />
+      <text x="60" y={y(result.residualKgPerHa) + 4} text-anchor="end" class="note">residual</text>
+      <text x="60" y="10" text-anchor="end" class="figure"
+        >{figure(top, 'massPerArea', open.system)}</text
+      >
+      <text x="60" y="24" text-anchor="end" class="note">{unitOf('massPerArea', open.system)}</text>
+      <path
+        d={stepBand(scale, zero, result.waterPercent, waterY)}
+        fill="#dce7f7"
+        stroke="#1b3a93"
+      />
+      <text x="60" y={HEIGHT + 26} text-anchor="end" class="note">soil water</text>
+      <text x="60" y={HEIGHT + 40} text-anchor="end" class="figure"
+        >{amount(result.soilCapacityMm, 'water', open.system)}</text
+      >
+    </svg>
+    <p class="quiet">
+      Cover{hasSown ? ', dark green what was sown' : ''}; below it water in the soil, of the most it
+      holds for these roots. Lowest on {shortDay(year.start, driest)}: {result.waterPercent[
+        driest
+      ]}%.
+    </p>
+  </section>
+{/if}
+
+<style>
+  section {
+    margin-top: 1.25rem;
+    border-top: 1px solid var(--line);
+    padding-top: 0.75rem;
+  }
+  .note {
+    font-size: 11px;
+    fill: #3d4b63;
+  }
+  .figure {
+    font-size: 11px;
+    font-family: var(--mono);
+    fill: #16233a;
+  }
+  p {
+    font-size: 13px;
+  }
+</style>
