@@ -9,6 +9,7 @@
   import Changes from './screens/Changes.svelte';
   import Farm from './screens/Farm.svelte';
   import Farms from './screens/Farms.svelte';
+  import Forages from './screens/Forages.svelte';
   import Herd from './screens/Herd.svelte';
   import Land from './screens/Land.svelte';
   import Papers from './screens/Papers.svelte';
@@ -28,6 +29,7 @@
     '/plan/:id/land': Land,
     '/plan/:id/herd': Herd,
     '/plan/:id/store': Store,
+    '/plan/:id/forages': Forages,
     '/plan/:id/seasons': Seasons,
     '/plan/:id/papers': Papers,
     '/plan/:id/changes': Changes,

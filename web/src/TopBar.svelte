@@ -11,6 +11,7 @@
     ['/land', 'Land'],
     ['/herd', 'Herd'],
     ['/store', 'Store'],
+    ['/forages', 'Forages'],
     ['/seasons', 'Seasons'],
     ['/papers', 'Papers'],
     ['/changes', 'Changes'],

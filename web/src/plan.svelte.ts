@@ -76,8 +76,8 @@ class OpenPlan {
       this.season = looking.season = 'normal';
       this.show(await api.plan(id));
       this.before = null;
-      this.records = await api.weather(id);
       this.system = this.view!.farm.units;
+      await this.needRecords();
     } catch (e) {
       this.close();
       this.error = this.explain(e);

@@ -152,7 +152,7 @@ export function amount(si: number, quantity: Quantity, system: System): string {
 
 /** Names the measure an input of the API is in, by the unit at the end of its name. */
 export function quantityOf(field: string): Quantity {
-  if (field.endsWith('areaHa')) return 'area';
+  if (/(areaHa|deductedHa)$/.test(field)) return 'area';
   if (/KgPerHaDay$/.test(field)) return 'rate';
   if (/nitrogenKgPerHa$/.test(field)) return 'nutrient';
   if (/KgPerHa$/.test(field)) return 'massPerArea';

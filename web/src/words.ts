@@ -172,6 +172,7 @@ const FIELD_NAMES: Record<string, string> = {
   'farm.name': 'Name',
   'lot.unitName': 'Unit',
   'field.areaHa': 'Area',
+  'field.deductedHa': 'Off for water and buffers',
   'field.utilization': 'Utilization',
   'soil.depthCm': 'Soil depth',
   'sowing.sowOn': 'Sown on',

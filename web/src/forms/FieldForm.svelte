@@ -2,7 +2,7 @@
   import type { Field, Stand } from '../api/client';
   import { endAfter, lastDay } from '../dates';
   import { open } from '../plan.svelte';
-  import { rounded } from '../units';
+  import { amount, rounded } from '../units';
   import { about } from './said';
   import Choice from './Choice.svelte';
   import DateField from './DateField.svelte';
@@ -79,6 +79,18 @@
     quantity="area"
     value={field.areaHa}
     onchange={(v) => v !== null && draft.set('areaHa', v)}
+  />
+  <NumberField
+    label="Off: water, buffers, hollows"
+    name="field.deductedHa"
+    quantity="area"
+    value={field.deductedHa}
+    optional
+    placeholder="none"
+    hint={field.deductedHa
+      ? `${amount(field.areaHa - field.deductedHa, 'area', open.system)} grow feed.`
+      : ''}
+    onchange={(v) => draft.set('deductedHa', v)}
   />
   <Choice
     label="Stand"

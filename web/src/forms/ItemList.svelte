@@ -6,22 +6,22 @@
     items,
     chosenId,
     onchoose,
-    addLabel,
-    onadd,
+    addLabel = '',
+    onadd = null,
   }: {
     title: string;
     items: { id: string; name: string; figure: string; note: string; doubtful: boolean }[];
     chosenId: string | null;
     onchoose: (id: string) => void;
-    addLabel: string;
-    onadd: () => void;
+    addLabel?: string;
+    onadd?: (() => void) | null;
   } = $props();
 </script>
 
 <section aria-label={title}>
   <div class="head">
     <h1>{title}</h1>
-    {#if open.mayPlan}<button class="btn plain" onclick={onadd}>{addLabel}</button>{/if}
+    {#if open.mayPlan && onadd}<button class="btn plain" onclick={onadd}>{addLabel}</button>{/if}
   </div>
   <ul class="panel">
     {#each items as item (item.id)}

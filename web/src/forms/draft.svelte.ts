@@ -7,6 +7,8 @@ export class Draft<T extends { id: string }> {
   changed = $state(false);
   /** The revision that the item was taken from. */
   private base = 0;
+  /** The item as it was stored then. */
+  private original = '';
 
   /**
    * @param toEdits the edits that store an item
@@ -21,6 +23,7 @@ export class Draft<T extends { id: string }> {
     this.item = item ? structuredClone($state.snapshot(item) as T) : null;
     this.changed = changed;
     this.base = open.view!.revision;
+    this.original = JSON.stringify(this.stored(item?.id ?? null));
     open.dropTrial();
     if (changed) this.tryOut();
   }
@@ -36,9 +39,14 @@ export class Draft<T extends { id: string }> {
     this.tryOut();
   }
 
-  /** Shows what is stored now, unless something is typed that is not. */
+  /**
+   * Shows what is stored now, unless something is typed that is not. What is typed stands on the plan
+   * as it is now where nobody changed the item itself.
+   */
   refresh() {
     if (!this.changed) this.choose(this.stored(this.item?.id ?? null));
+    else if (JSON.stringify(this.stored(this.item?.id ?? null)) === this.original)
+      this.base = open.view!.revision;
   }
 
   discard() {

@@ -65,6 +65,7 @@ export function usualField(id: string, name: string, forageId: string, areaHa: n
     hayable: false,
     note: '',
     soil: null,
+    deductedHa: null,
   };
 }
 

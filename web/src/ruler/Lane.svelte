@@ -42,6 +42,7 @@
     (cover: number) =>
       HEIGHT - 3 - (Math.min(cover, result.ceilingKgPerHa) / result.ceilingKgPerHa) * (HEIGHT - 5),
   );
+  const netHa = $derived(field.areaHa - (field.deductedHa ?? 0));
   const zero = $derived(new Array<number>(year.days).fill(0));
   const cover = $derived(stepBand(scale, zero, result.coverKgPerHa, y));
   /** Each sowing with what it stands at and when it may be grazed. */
@@ -68,8 +69,15 @@
   );
   const shown = $derived(closings.map((c) => (dragged && dragged.id === c.id ? dragged : c)));
   const summary = $derived(
-    `${field.name}: grown ${amount(result.grownKg / field.areaHa, 'massPerArea', system)}, ` +
-      `eaten ${amount(result.eatenKg / field.areaHa, 'massPerArea', system)}, grazed on ${result.grazedKg.filter((k) => k > 0).length} days.`,
+    `${field.name}: grown ${amount(result.grownKg / netHa, 'massPerArea', system)}, ` +
+      `eaten ${amount(result.eatenKg / netHa, 'massPerArea', system)}, grazed on ${result.grazedKg.filter((k) => k > 0).length} days.` +
+      sown
+        .map(
+          (s) =>
+            ` Sown ${shortDay(year.start, s.from)}, ` +
+            (s.ready >= 0 ? `ready ${shortDay(year.start, s.ready)}.` : 'not ready in this year.'),
+        )
+        .join(''),
   );
 
   function made(cut: HayCut): LotYear | undefined {

@@ -32,6 +32,22 @@
   const driest = $derived(
     result ? result.waterPercent.reduce((b, v, i, all) => (v < all[b] ? i : b), 0) : 0,
   );
+  const months = $derived(
+    year.ledger.map((m) => {
+      const day = Math.floor((m.startDay + m.endDay) / 2);
+      return { day, name: shortDay(year.start, day).slice(-3) };
+    }),
+  );
+  const percent = (value: number) => (value < 0 ? '' : String(value));
+  const rows = $derived([
+    {
+      name: `Cover, ${unitOf('massPerArea', open.system)}`,
+      of: (d: number) => figure(result!.coverKgPerHa[d], 'massPerArea', open.system),
+    },
+    { name: 'Soil water, %', of: (d: number) => String(result!.waterPercent[d]) },
+    { name: 'Protein of it, %', of: (d: number) => percent(result!.proteinPercent[d]) },
+    { name: 'TDN of it, %', of: (d: number) => percent(result!.tdnPercent[d]) },
+  ]);
   const summary = $derived(
     result
       ? `Cover of ${field.name} through the year, at most ${amount(top, 'massPerArea', open.system)}. ` +
@@ -78,9 +94,29 @@
         >{amount(result.soilCapacityMm, 'water', open.system)}</text
       >
     </svg>
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+    <div class="scroll" tabindex="0" role="region" aria-label="Month by month">
+      <table class="figure-table">
+        <thead>
+          <tr>
+            <th scope="col">Middle of</th>
+            {#each months as m (m.day)}<th scope="col">{m.name}</th>{/each}
+          </tr>
+        </thead>
+        <tbody>
+          {#each rows as row (row.name)}
+            <tr>
+              <th scope="row">{row.name}</th>
+              {#each months as m (m.day)}<td>{row.of(m.day)}</td>{/each}
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    </div>
     <p class="quiet">
       Cover{hasSown ? ', dark green what was sown' : ''}; below it water in the soil, of the most it
-      holds for these roots. Lowest on {shortDay(year.start, driest)}: {result.waterPercent[
+      holds for these roots. Protein and TDN are those of all that stands, by the tables; a test of
+      your own says more. Water is lowest on {shortDay(year.start, driest)}: {result.waterPercent[
         driest
       ]}%.
     </p>
@@ -104,5 +140,29 @@
   }
   p {
     font-size: 13px;
+  }
+  .scroll {
+    overflow-x: auto;
+    margin-top: 0.5rem;
+  }
+  table {
+    border-collapse: collapse;
+    width: 100%;
+    font-size: 13px;
+  }
+  td,
+  thead th {
+    text-align: right;
+    font-family: var(--mono);
+    padding: 0.15rem 0.35rem;
+  }
+  tbody th,
+  thead th:first-child {
+    text-align: left;
+    white-space: nowrap;
+    font-family: inherit;
+  }
+  tr {
+    border-bottom: 1px solid var(--line);
   }
 </style>

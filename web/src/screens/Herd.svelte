@@ -9,6 +9,7 @@
   import { usualGroup, usualSteps } from '../forms/usual';
   import { freshId, open } from '../plan.svelte';
   import MiniYear from '../ruler/MiniYear.svelte';
+  import GrazedWorth from './GrazedWorth.svelte';
   import { amount } from '../units';
 
   interface Mob {
@@ -99,6 +100,7 @@
         ondiscard={() => draft.discard()}
         onremove={known ? remove : null}
       />
+      <GrazedWorth group={draft.item.group} />
     </section>
   {:else}
     <p class="panel form">No animals yet. Add a group to see what it needs.</p>

@@ -56,6 +56,7 @@
 <style>
   .page {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: 1rem;
     padding: 1rem 20px 2rem;
   }

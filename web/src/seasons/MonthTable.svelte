@@ -18,7 +18,8 @@
   );
 </script>
 
-<div class="scroll">
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<div class="scroll" tabindex="0" role="region" aria-label="Weather by month">
   <table>
     <caption>
       Rain in the season looked at, beside the normal (outlined). Frost season: {frosts || 'none'}.
@@ -118,7 +119,8 @@
     padding: 0.2rem 0.4rem;
     white-space: nowrap;
   }
-  tbody th {
+  tbody th,
+  thead th:first-child {
     text-align: left;
     white-space: nowrap;
     padding-right: 1rem;

@@ -49,6 +49,9 @@ class ScreenshotsIT {
             .waitFor();
         shoot(page, screen.toLowerCase(java.util.Locale.ROOT), true);
       }
+      seasons(page);
+      product.resetDemo();
+      page.reload();
       Page other = product.visitorPage(1280, 800);
       conflict(product, page, other);
       shoot(page, "conflict", false);
@@ -84,6 +87,20 @@ class ScreenshotsIT {
       phone.getByTestId("shelves").waitFor();
       shoot(phone, "year-phone", false);
     }
+  }
+
+  /** A crop sown into a sod, looked at in a dry year. */
+  private void seasons(Page page) {
+    Hand.MOUSE.link(page, "Land");
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Saddle")).click();
+    Hand.MOUSE.button(page, "Sow it");
+    page.getByTestId("sowing-outcome").waitFor();
+    shoot(page, "land-sown", true);
+    Hand.MOUSE.link(page, "Seasons");
+    Hand.input(page, "Season").selectOption("dry");
+    page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Dry year")).waitFor();
+    shoot(page, "seasons", true);
+    Hand.input(page, "Season").selectOption("normal");
   }
 
   /** Two people change one field. */

@@ -10,6 +10,7 @@ import wiselarder.core.balance.ResolvedPlan.CropPlan;
 import wiselarder.core.balance.ResolvedPlan.FieldPlan;
 import wiselarder.core.balance.ResolvedPlan.StandPlan;
 import wiselarder.core.caution.Caution;
+import wiselarder.core.caution.Cautions;
 import wiselarder.core.forage.CropRules;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.GrowthCurve;
@@ -59,7 +60,7 @@ final class FieldResolver {
   private FieldPlan resolve(Field field, int at) {
     FieldPlan f = new FieldPlan();
     f.field = field;
-    f.areaHa = field.areaHa();
+    f.areaHa = field.netAreaHa();
     f.drainsFreely = field.soil() == null || field.soil().drainsFreely();
     List<StandPlan> stands = new ArrayList<>();
     stands.add(base(field));
@@ -129,6 +130,10 @@ final class FieldResolver {
     s.ceiling = Math.max(forage.ceilingKgPerHa(), s.entry + 1);
     s.extinction = SwardRules.extinction(s.entry);
     s.referenceLight = SwardRules.lightCaught(s.extinction, (s.base + s.entry) / 2);
+    s.safe =
+        Cautions.isSorghum(forage.id())
+            ? forage.massAtHeightKgPerHa(forage.prussicMinHeightCm())
+            : 0;
     s.utilization = field.utilizationFor(forage);
     s.stockUtilization = Math.max(s.utilization, forage.utilizationStrip());
     s.senescencePerDay = forage.senescencePerDay();
@@ -144,9 +149,7 @@ final class FieldResolver {
     StandPlan s = stand(field, forage);
     s.residual = forage.minResidualKgPerHa();
     s.winterResidual = s.residual;
-    double safe =
-        forage.prussicAcid() ? forage.massAtHeightKgPerHa(forage.prussicMinHeightCm()) : 0;
-    s.turnIn = Math.max(safe, s.residual + Math.max(0, s.entry - s.residual) / 3);
+    s.turnIn = Math.max(s.safe, s.residual + Math.max(0, s.entry - s.residual) / 3);
     CropPlan c = new CropPlan();
     c.stated = sowing;
     c.number = number;
@@ -258,6 +261,9 @@ final class FieldResolver {
     for (Caution caution : plan.cautions) {
       if (caution.blocks() && caution.groupId() == null && caution.fieldId().equals(id)) {
         Arrays.fill(f.shut, caution.fromDay(), Math.min(plan.days, caution.toDay()), true);
+        if (caution.hazard().id().equals(Cautions.FROST_ON_SORGHUM)) {
+          f.frostHoldDays = caution.hazard().holdDays();
+        }
       }
     }
     for (Dressing dressing : plan.stated.plan().dressings()) {

@@ -38,6 +38,12 @@ final class FieldState {
 
     double vigour = 1;
 
+    /** Heat since it was last taken down; mean days since what stands dead has died. */
+    double age;
+
+    double deadDays;
+    double maturity;
+
     /** Growth of today that weather allows at full leaf, kg DM/ha. */
     double rate;
 
@@ -70,16 +76,29 @@ final class FieldState {
 
     /** Takes mass off, green and dead in the proportion in which they stand. */
     void take(double kgPerHa) {
+      take(kgPerHa, 1);
+    }
+
+    /**
+     * Takes mass off; {@code picks} times more readily green than dead. The stand grows younger.
+     */
+    void take(double kgPerHa, double picks) {
       double mass = green + dead;
-      double deadShare = mass <= 0 ? 0 : dead / mass;
-      green = Math.max(0, green - kgPerHa * (1 - deadShare));
-      dead = Math.max(0, dead - kgPerHa * deadShare);
+      if (mass <= 0 || kgPerHa <= 0) {
+        return;
+      }
+      double fromDead = kgPerHa * dead / (dead + picks * green);
+      fromDead = Math.min(dead, Math.max(fromDead, kgPerHa - green));
+      dead -= fromDead;
+      green = Math.max(0, green - (kgPerHa - fromDead));
+      age *= 1 - Math.min(1, kgPerHa / mass);
     }
 
     /** Green turns to standing dead. */
     void die(double kgPerHa) {
       green -= kgPerHa;
       dead += kgPerHa;
+      deadDays = dead <= 0 ? 0 : deadDays * (1 - Math.min(1, kgPerHa / dead));
     }
 
     /** Ends a crop: what is green dies where it stands. */

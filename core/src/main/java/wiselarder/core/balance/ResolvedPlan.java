@@ -10,6 +10,8 @@ import wiselarder.core.caution.Caution;
 import wiselarder.core.forage.CropRules;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.GrowthIndex;
+import wiselarder.core.forage.Maturity;
+import wiselarder.core.forage.QualityTable;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.GroupYear;
 import wiselarder.core.land.Field;
@@ -52,6 +54,11 @@ public final class ResolvedPlan {
 
   final double[][] index;
 
+  /** How far each kind is in its season by day, and what it is worth. */
+  final double[][] season;
+
+  final QualityTable.Values[] worth;
+
   /** One stand of a field; masses in kg DM/ha. The first of a field is what stands there now. */
   static final class StandPlan {
     Forage forage;
@@ -64,6 +71,10 @@ public final class ResolvedPlan {
     double residual;
     double winterResidual;
     double turnIn;
+
+    /** Cover below which stock may not come in while it grows, 0 where nothing forbids it. */
+    double safe;
+
     double utilization;
 
     /** A stockpile is opened in strips: never used worse than strips are. */
@@ -129,6 +140,9 @@ public final class ResolvedPlan {
 
     double[] irrigation;
 
+    /** Days that a killing frost shuts the field for, 0 for none. */
+    int frostHoldDays;
+
     /** Days shut to all: closed for stockpile, or held by a caution. */
     boolean[] shut;
 
@@ -144,6 +158,8 @@ public final class ResolvedPlan {
   static final class GroupPlan {
     AnimalGroup group;
     GroupYear year;
+    double picks;
+    double chooses;
     StepPlan[] steps;
 
     /** Fields shut to this group alone by a caution. */
@@ -193,6 +209,12 @@ public final class ResolvedPlan {
     }
     this.kinds = kinds(stated, catalogue);
     this.index = index(kinds, weather, climate);
+    this.season = new double[kinds.length][];
+    this.worth = new QualityTable.Values[kinds.length];
+    for (int k = 0; k < kinds.length; k++) {
+      season[k] = GrowthIndex.season(kinds[k], weather, climate);
+      worth[k] = catalogue.quality().of(kinds[k].id());
+    }
     Map<String, Integer> fieldIndex = new HashMap<>();
     Map<String, Integer> lotIndex = new HashMap<>();
     this.fields = new FieldResolver(this, catalogue).resolve(fieldIndex);
@@ -211,6 +233,8 @@ public final class ResolvedPlan {
     this.weather = weather;
     this.normalRainMm = of.normalRainMm;
     this.kinds = of.kinds;
+    this.season = of.season;
+    this.worth = of.worth;
     this.index = index(kinds, weather, climate);
     this.fields = of.fields;
     this.lots = of.lots;
@@ -346,6 +370,8 @@ public final class ResolvedPlan {
     for (AnimalGroup group : stated.farm().groups()) {
       GroupPlan g = new GroupPlan();
       g.group = group;
+      g.picks = Maturity.picks(group.kind());
+      g.chooses = Maturity.chooses(group.kind());
       g.year = GroupYear.of(group, year, catalogue.herd());
       g.barred = new boolean[fields.length];
       for (Caution caution : cautions) {

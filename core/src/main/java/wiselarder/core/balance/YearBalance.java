@@ -39,6 +39,17 @@ public final class YearBalance {
   /** Plant-available water in the soil at the end of the day, mm. */
   final double[] water;
 
+  /** By field and day: protein and TDN of all that stands, kg/ha at the end of the day. */
+  final double[] standingProtein;
+
+  final double[] standingTdn;
+
+  /** By group and day: protein, TDN and fibre in what was grazed, kg. */
+  final double[] grazedProteinKg;
+
+  final double[] grazedTdnKg;
+  final double[] grazedFibreKg;
+
   /** By sowing and day: cover of the sown crop alone, kg DM/ha; and grown in all, kg DM/ha. */
   final double[] sownCover;
 
@@ -88,6 +99,11 @@ public final class YearBalance {
     weathered = new double[fieldCount * days];
     cutOff = new double[fieldCount * days];
     water = new double[fieldCount * days];
+    standingProtein = new double[fieldCount * days];
+    standingTdn = new double[fieldCount * days];
+    grazedProteinKg = new double[groupCount * days];
+    grazedTdnKg = new double[groupCount * days];
+    grazedFibreKg = new double[groupCount * days];
     int sown = resolved.stated.plan().sowings().size();
     sownCover = new double[sown * days];
     sownGrown = new double[sown];
@@ -193,6 +209,39 @@ public final class YearBalance {
   /** Most water the field's soil holds for its stands, mm. */
   public double soilCapacityMm(int field) {
     return resolved.fields[field].capacityMm;
+  }
+
+  /** Crude protein of all that stands on a field, percent of DM; NaN where nothing does. */
+  public double standingProteinPct(int field, int day) {
+    return percent(standingProtein[field * days + day], coverKgPerHa(field, day));
+  }
+
+  /** Total digestible nutrients of all that stands, percent of DM; NaN where nothing does. */
+  public double standingTdnPct(int field, int day) {
+    return percent(standingTdn[field * days + day], coverKgPerHa(field, day));
+  }
+
+  /** Crude protein of what a group grazed on a day, percent of DM; NaN where it grazed nothing. */
+  public double grazedProteinPct(int group, int day) {
+    return percent(grazedProteinKg[group * days + day], grazedByKg(group, day));
+  }
+
+  /** Total digestible nutrients of what a group grazed, percent of DM; NaN where nothing. */
+  public double grazedTdnPct(int group, int day) {
+    return percent(grazedTdnKg[group * days + day], grazedByKg(group, day));
+  }
+
+  /** Neutral detergent fibre of what a group grazed, percent of DM; NaN where nothing. */
+  public double grazedFibrePct(int group, int day) {
+    return percent(grazedFibreKg[group * days + day], grazedByKg(group, day));
+  }
+
+  private double grazedByKg(int group, int day) {
+    return eatenKg(Shelf.GROWING, group, day) + eatenKg(Shelf.STANDING, group, day);
+  }
+
+  private static double percent(double part, double whole) {
+    return whole <= 1e-6 ? Double.NaN : 100 * part / whole;
   }
 
   /** Cover of a sown crop alone at the end of the day, kg DM/ha; by its place in the plan. */

@@ -9,7 +9,9 @@ import wiselarder.core.balance.ResolvedPlan.LotPlan;
 import wiselarder.core.balance.ResolvedPlan.StandPlan;
 import wiselarder.core.balance.ResolvedPlan.StepPlan;
 import wiselarder.core.forage.CropRules;
+import wiselarder.core.forage.Maturity;
 import wiselarder.core.forage.NitrogenRules;
+import wiselarder.core.forage.QualityTable;
 import wiselarder.core.forage.SwardRules;
 import wiselarder.core.land.SoilWater;
 
@@ -168,7 +170,9 @@ public final class YearSimulator {
     }
     double above = Math.max(0, this.plan.weather.tmeanC(day) - plan.forage.baseC());
     if (crop.emergedDay < 0) {
-      crop.heat += share >= CropRules.MOIST_SHARE ? above : 0;
+      boolean moist =
+          this.plan.weather.seedbedMoist(day) || (p.irrigation != null && p.irrigation[day] > 0);
+      crop.heat += moist && share >= CropRules.MOIST_SHARE ? above : 0;
       if (crop.heat >= CropRules.EMERGENCE_DEGREE_DAYS) {
         crop.there = true;
         crop.emergedDay = day;
@@ -200,11 +204,13 @@ public final class YearSimulator {
     for (int f = 0; f < fields.length; f++) {
       FieldPlan p = plan.fields[f];
       FieldState s = fields[f];
+      for (int i = 0; i < s.stands.length; i++) {
+        s.stands[i].rate = rate(p, s, i, day);
+      }
       shadow(p, s);
       for (int i = 0; i < s.stands.length; i++) {
         StandState stand = s.stands[i];
         StandPlan sp = p.stands[i];
-        stand.rate = rate(p, s, i, day);
         if (!stand.there || stand.rate <= 0 || (!sp.hardy && plan.weather.frostSeason(day))) {
           continue;
         }
@@ -242,15 +248,21 @@ public final class YearSimulator {
     return day < s.stands[0].setBackUntil ? rate * s.stands[0].setBackTo : rate;
   }
 
-  /** What all leaves together catch, for each unit of extinction times mass. */
+  /**
+   * What all leaves together catch, for each unit of extinction times mass. A sleeping sod shades
+   * by what stands dead above its stubble only.
+   */
   private static void shadow(FieldPlan p, FieldState s) {
     if (s.stands.length == 1) {
       return;
     }
     double depth = 0;
     for (int i = 0; i < s.stands.length; i++) {
-      depth +=
-          p.stands[i].extinction * (s.stands[i].green + SwardRules.DEAD_SHADE * s.stands[i].dead);
+      StandPlan sp = p.stands[i];
+      StandState stand = s.stands[i];
+      boolean sleeps = stand.rate <= sp.dormantBelow;
+      double dead = Math.max(0, sleeps ? stand.mass() - sp.base : stand.dead);
+      depth += sp.extinction * ((sleeps ? 0 : stand.green) + SwardRules.DEAD_SHADE * dead);
     }
     s.lightShare = depth <= 0 ? 1 : (1 - Math.exp(-depth)) / depth;
   }
@@ -297,7 +309,7 @@ public final class YearSimulator {
       double mass = s.stands[i].mass();
       if (s.stands[i].there && mass > stubble) {
         off += mass - stubble;
-        taken(sp, s.stands[i], mass - stubble, day);
+        taken(sp, s.stands[i], mass - stubble, 1, day);
       }
     }
     if (off <= 0) {
@@ -315,8 +327,8 @@ public final class YearSimulator {
   }
 
   /** Takes mass off a stand; a jointed small grain taken low has lost its growing points. */
-  private static void taken(StandPlan sp, StandState stand, double kgPerHa, int day) {
-    stand.take(kgPerHa);
+  private static void taken(StandPlan sp, StandState stand, double kgPerHa, double picks, int day) {
+    stand.take(kgPerHa, picks);
     CropPlan c = sp.crop;
     if (c == null || stand.endedDay >= 0) {
       return;
@@ -375,8 +387,30 @@ public final class YearSimulator {
     FieldState s = fields[f];
     return !p.shut[day]
         && !s.sown
+        && !frostHolds(p, day)
         && !plan.groups[g].barred[f]
         && above(p, s, day) > LEAVE_AT_KG_PER_HA;
+  }
+
+  /** A killing frost shuts a stand of sorghum for its hold, whenever it comes in this season. */
+  private boolean frostHolds(FieldPlan p, int day) {
+    if (p.frostHoldDays == 0) {
+      return false;
+    }
+    int since = plan.weather.daysIntoFrostSeason(day);
+    return since >= 0 && since <= p.frostHoldDays;
+  }
+
+  /** False while a growing stand is below the height at which it is safe to come in. */
+  private static boolean safe(FieldPlan p, FieldState s) {
+    for (int i = 0; i < s.stands.length; i++) {
+      StandPlan sp = p.stands[i];
+      StandState stand = s.stands[i];
+      if (sp.safe > 0 && stand.there && stand.rate > 0 && stand.mass() < sp.safe) {
+        return false;
+      }
+    }
+    return true;
   }
 
   /** What stands above the residuals of all stands, kg DM/ha. In winter a reserve is left. */
@@ -406,7 +440,7 @@ public final class YearSimulator {
     int best = -1;
     double bestAhead = ready ? 0 : -Double.MAX_VALUE;
     for (int f : step.sources) {
-      if (offers(g, f, day)) {
+      if (offers(g, f, day) && safe(plan.fields[f], fields[f])) {
         double ahead = ahead(plan.fields[f], fields[f]);
         if (ahead >= bestAhead && (best < 0 || ahead > bestAhead)) {
           best = f;
@@ -440,7 +474,9 @@ public final class YearSimulator {
     double share = down / p.areaHa / above;
     for (int i = 0; i < s.stands.length; i++) {
       if (s.stands[i].there) {
-        taken(p.stands[i], s.stands[i], share * s.stands[i].above(p.stands[i], winter), day);
+        double off = share * s.stands[i].above(p.stands[i], winter);
+        worth(g, day, p.stands[i], s.stands[i], eaten * off / (down / p.areaHa));
+        taken(p.stands[i], s.stands[i], off, plan.groups[g].picks, day);
       }
     }
     s.stock = Math.max(0, s.stock - down / p.areaHa);
@@ -455,6 +491,28 @@ public final class YearSimulator {
       eat(Shelf.GROWING, g, day, eaten);
     }
     return eaten;
+  }
+
+  /** Notes what a mouthful is worth: greener than the stand, as the group chooses. */
+  private void worth(int g, int day, StandPlan sp, StandState stand, double eatenKg) {
+    QualityTable.Values values = plan.worth[sp.kind];
+    if (values == null) {
+      return;
+    }
+    double green = plan.groups[g].chooses * stand.green;
+    double share = green + stand.dead <= 0 ? 0 : green / (green + stand.dead);
+    int at = g * plan.days + day;
+    out.grazedProteinKg[at] += eatenKg * worth(values, QualityTable.Values.PROTEIN, stand, share);
+    out.grazedTdnKg[at] += eatenKg * worth(values, QualityTable.Values.TDN, stand, share);
+    out.grazedFibreKg[at] += eatenKg * worth(values, QualityTable.Values.FIBRE, stand, share);
+  }
+
+  /** Value of a mixture of green and dead, as a share of DM. */
+  private static double worth(
+      QualityTable.Values values, int nutrient, StandState stand, double greenShare) {
+    return (greenShare * values.green(nutrient, stand.maturity)
+            + (1 - greenShare) * values.dead(nutrient, stand.deadDays))
+        / 100;
   }
 
   private void eat(Shelf shelf, int g, int day, double kg) {
@@ -532,6 +590,10 @@ public final class YearSimulator {
     if (frosted) {
       s.die(SwardRules.FROST_DEATH_PER_DAY * Math.max(0, s.green - p.base));
     }
+    s.deadDays++;
+    s.age += Maturity.agedBy(plan.weather.tmeanC(day), p.forage.baseC(), plan.season[p.kind][day]);
+    s.maturity =
+        p.crop == null ? Maturity.atAge(s.age) : Maturity.ofCrop(p.crop.course, s.stage, s.age);
     double lost = Math.min(s.dead, s.dead * p.lossPerDay * weathering);
     s.dead -= lost;
     if (dormant) {
@@ -566,6 +628,7 @@ public final class YearSimulator {
       for (int i = 0; i < s.stands.length; i++) {
         green += s.stands[i].green;
         mass += s.stands[i].mass();
+        offered(f, day, plan.fields[f].stands[i], s.stands[i]);
         if (i > 0) {
           out.sownCover[plan.fields[f].stands[i].crop.number * plan.days + day] =
               s.stands[i].mass();
@@ -580,6 +643,19 @@ public final class YearSimulator {
       out.lotKg[l * plan.days + day] = s.closed * s.kgPerUnit + s.openKg;
       out.lotUnits[l * plan.days + day] = s.closed + (s.openKg > EPSILON_KG ? 1 : 0);
     }
+  }
+
+  /** Notes what stands, by mass of its stands: kg of nutrient a hectare. */
+  private void offered(int f, int day, StandPlan sp, StandState stand) {
+    QualityTable.Values values = plan.worth[sp.kind];
+    double mass = stand.mass();
+    if (values == null || mass <= 0) {
+      return;
+    }
+    int at = f * plan.days + day;
+    double share = stand.green / mass;
+    out.standingProtein[at] += mass * worth(values, QualityTable.Values.PROTEIN, stand, share);
+    out.standingTdn[at] += mass * worth(values, QualityTable.Values.TDN, stand, share);
   }
 
   private void closeAccounts() {

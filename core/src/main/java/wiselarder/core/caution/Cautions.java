@@ -12,6 +12,7 @@ import wiselarder.core.land.Field;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
+import wiselarder.core.plan.Sowing;
 import wiselarder.core.weather.Climate;
 
 /** Reads the cautions off a plan before anything is simulated. */
@@ -28,6 +29,9 @@ public final class Cautions {
           "switchgrass",
           "native_warm_mix",
           "native_warm_cool_mix");
+
+  /** The hold of sorghums around a killing frost. */
+  public static final String FROST_ON_SORGHUM = "hz_frost_kill_sorghum";
 
   private final Map<String, Hazard> hazards;
 
@@ -49,43 +53,88 @@ public final class Cautions {
   public List<Caution> of(FarmPlan stated, Catalogue catalogue) {
     List<Caution> found = new ArrayList<>();
     Climate climate = catalogue.climate(stated.farm().climateId());
-    PlanYear year = stated.plan().year();
     for (Field field : stated.farm().fields()) {
-      Forage forage = catalogue.forage(field.stand().forageId());
       List<FeedStep> grazings =
           stated.plan().steps().stream()
-              .filter(s -> s.kind() == FeedStep.Kind.GRAZE && s.sourceIds().contains(field.id()))
+              .filter(s -> s.kind() == FeedStep.Kind.GRAZE)
+              .filter(s -> s.sourceIds().isEmpty() || s.sourceIds().contains(field.id()))
               .toList();
-      if (grazings.isEmpty()) {
-        continue;
+      if (!grazings.isEmpty()) {
+        Forage forage = catalogue.forage(field.stand().forageId());
+        standing(stated, field, forage, grazings, climate, 0, found);
+        for (Sowing sowing : stated.plan().sowings()) {
+          if (sowing.fieldId().equals(field.id())) {
+            sown(stated, field, sowing, catalogue, grazings, climate, found);
+          }
+        }
       }
-      if (isSorghum(forage.id())) {
-        frostHolds(field, climate, year, found);
-        add("hz_young_sorghum", field, null, 0, year.days(), false, found);
-      }
-      if (forage.toxicEndophyte()) {
-        add("hz_endophyte_hot", field, null, 0, year.days(), false, found);
-      }
-      horses(stated, field, forage, grazings, year, found);
     }
     return found;
   }
 
+  private void standing(
+      FarmPlan stated,
+      Field field,
+      Forage forage,
+      List<FeedStep> grazings,
+      Climate climate,
+      int from,
+      List<Caution> found) {
+    PlanYear year = stated.plan().year();
+    if (isSorghum(forage.id())) {
+      frostHolds(field, climate, year, from, found);
+      add("hz_young_sorghum", field, null, from, year.days(), false, found);
+    }
+    if (forage.toxicEndophyte()) {
+      add("hz_endophyte_hot", field, null, from, year.days(), false, found);
+    }
+    horses(stated, field, forage, grazings, year, from, found);
+  }
+
+  /** What a crop sown in the plan brings with it, from the day it is sown. */
+  private void sown(
+      FarmPlan stated,
+      Field field,
+      Sowing sowing,
+      Catalogue catalogue,
+      List<FeedStep> grazings,
+      Climate climate,
+      List<Caution> found) {
+    PlanYear year = stated.plan().year();
+    int from = year.day(sowing.sowOn());
+    if (from < 0 || from >= year.days()) {
+      return;
+    }
+    Forage crop = catalogue.forage(sowing.forageId());
+    standing(stated, field, crop, grazings, climate, from, found);
+    add("hz_treated_seed", field, null, from, year.days(), false, found);
+    if (crop.group().startsWith("brassica") || crop.group().equals("kale")) {
+      add("hz_brassica_intro", field, null, from, year.days(), false, found);
+      add("hz_birthing_on_crop", field, null, from, year.days(), false, found);
+    }
+    if (crop.group().endsWith("small_grain") || crop.group().equals("annual_ryegrass")) {
+      add("hz_grass_tetany", field, null, from, year.days(), false, found);
+      add("hz_bloat_small_grain", field, null, from, year.days(), false, found);
+    }
+  }
+
   /**
    * From the day by which one year in ten has had its first killing frost, until the hold has run
-   * after the median frost: stock come off before the frost, not after it.
+   * after the median frost: stock come off before the frost, not after it. A frost that comes at
+   * another time in the season looked at is held by the simulation.
    */
-  private void frostHolds(Field field, Climate climate, PlanYear year, List<Caution> found) {
+  private void frostHolds(
+      Field field, Climate climate, PlanYear year, int standsFrom, List<Caution> found) {
     if (!climate.firstFrost().occurs()) {
       return;
     }
-    int hold = hazards.get("hz_frost_kill_sorghum").holdDays();
+    int hold = hazards.get(FROST_ON_SORGHUM).holdDays();
     int last = year.endExclusive().getYear();
     for (int y = year.start().getYear() - 1; y <= last; y++) {
       int from = year.day(LocalDate.ofYearDay(y, climate.firstFrost().doy10()));
       int to = year.day(LocalDate.ofYearDay(y, climate.firstFrost().doy50())) + hold + 1;
-      if (to > 0 && from < year.days()) {
-        add("hz_frost_kill_sorghum", field, null, Math.max(0, from), to, true, found);
+      if (to > standsFrom && from < year.days()) {
+        add(FROST_ON_SORGHUM, field, null, Math.max(standsFrom, from), to, true, found);
       }
     }
   }
@@ -96,6 +145,7 @@ public final class Cautions {
       Forage forage,
       List<FeedStep> grazings,
       PlanYear year,
+      int from,
       List<Caution> found) {
     for (AnimalGroup group : stated.farm().groups()) {
       boolean grazes = grazings.stream().anyMatch(s -> s.groupId().equals(group.id()));
@@ -103,10 +153,10 @@ public final class Cautions {
         continue;
       }
       if (CLOSED_TO_HORSES.contains(forage.id())) {
-        add("hz_not_for_horses", field, group.id(), 0, year.days(), true, found);
+        add("hz_not_for_horses", field, group.id(), from, year.days(), true, found);
       }
       if (forage.toxicEndophyte() && group.kind().equals("horse/mare")) {
-        add("hz_endophyte_mares", field, group.id(), 0, year.days(), true, found);
+        add("hz_endophyte_mares", field, group.id(), from, year.days(), true, found);
       }
     }
   }

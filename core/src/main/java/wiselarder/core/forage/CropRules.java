@@ -6,7 +6,7 @@ package wiselarder.core.forage;
  * crops near their usual dates; docs/model.md lists them.
  */
 public final class CropRules {
-  /** Heat from sowing to emergence, counted only while the soil is moist. */
+  /** Heat from sowing to emergence, counted only while seedbed and soil are moist. */
   public static final double EMERGENCE_DEGREE_DAYS = 70;
 
   /** A seedbed with less than this share of its water holds seed back. */
@@ -67,11 +67,11 @@ public final class CropRules {
     /** Course by management group. */
     public static Course of(Forage f) {
       return switch (f.group()) {
-        case "winter_small_grain" -> new Course(620, 1300, true, true);
-        case "annual_ryegrass" -> new Course(850, 1500, true, true);
+        case "winter_small_grain" -> new Course(500, 1050, true, true);
+        case "annual_ryegrass" -> new Course(650, 1250, true, true);
         case "annual_legume" ->
             f.life() == Forage.Life.WINTER_ANNUAL
-                ? new Course(650, 1200, true, true)
+                ? new Course(600, 1150, true, true)
                 : new Course(900, 1500, false, true);
         case "spring_small_grain" -> new Course(900, 1600, false, true);
         case "cover_mix" -> new Course(1000, 1800, false, true);

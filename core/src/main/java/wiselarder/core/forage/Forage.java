@@ -68,7 +68,8 @@ public record Forage(
     boolean regrows,
     double kgNPerTonne,
     double standingTdnLossPerMonth,
-    Lodging lodging) {
+    Lodging lodging,
+    String note) {
 
   /** How long a plant lives, and when it is sown. */
   public enum Life {
@@ -189,7 +190,8 @@ public record Forage(
         r.text("regrows_after_use").equals("1"),
         r.number("n_kg_per_t_dm", 1, 60),
         r.number("standing_tdn_loss_points_per_month", 0, 20),
-        Lodging.valueOf(upper(r, "lodging")));
+        Lodging.valueOf(upper(r, "lodging")),
+        r.optional("notes"));
   }
 
   private static String upper(CsvTable.Row r, String column) {

@@ -86,6 +86,22 @@ public final class GrowthIndex {
     return index;
   }
 
+  /**
+   * How far in its season a stand is on each day: 1 on its best days of the year, -1 half a year
+   * on.
+   */
+  public static double[] season(Forage f, WeatherYear weather, Climate climate) {
+    double[] season = new double[weather.days()];
+    Rhythm rhythm = Rhythm.of(f);
+    int dayOfYear = weather.year().start().getDayOfYear();
+    for (int d = 0; d < season.length; d++) {
+      season[d] =
+          Math.cos(
+              2 * Math.PI * (dayOfYear + d - climate.coldestDoy() - rhythm.peakDays()) / 365.25);
+    }
+    return season;
+  }
+
   private static double[] weights() {
     double[] w = new double[POINTS.length];
     double sum = 0;

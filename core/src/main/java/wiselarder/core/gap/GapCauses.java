@@ -77,9 +77,9 @@ final class GapCauses {
         mean += resolved.statedGrowth(f, d) / (last - first + 1);
       }
       if (peak > 0) {
-        area += fields.get(f).areaHa();
-        dormant += mean < DORMANT_BELOW * peak ? fields.get(f).areaHa() : 0;
-        slack += mean < SLUMP_BELOW * peak ? fields.get(f).areaHa() : 0;
+        area += fields.get(f).netAreaHa();
+        dormant += mean < DORMANT_BELOW * peak ? fields.get(f).netAreaHa() : 0;
+        slack += mean < SLUMP_BELOW * peak ? fields.get(f).netAreaHa() : 0;
       }
     }
     if (area > 0 && dormant / area >= WORTH_NAMING_SHARE) {

@@ -11,6 +11,8 @@ import wiselarder.core.quantity.Check;
  * @param turnInKgPerHa cover at which stock may come in, or null for a third of the way from
  *     residual to entry mass
  * @param grazing how it is grazed, which sets utilization
+ * @param deductedHa part of the area that feeds nobody: water, buffers beside it, wet hollows, old
+ *     bale pads; null for none
  * @param soil what the field stands on, or null for the climate's usual soil
  * @param utilization share of what stock take down that is eaten, or null for the forage's own
  */
@@ -25,7 +27,8 @@ public record Field(
     Double turnInKgPerHa,
     boolean hayable,
     String note,
-    Soil soil) {
+    Soil soil,
+    Double deductedHa) {
 
   /** How stock are kept on a field. */
   public enum Grazing {
@@ -50,6 +53,45 @@ public record Field(
       Check.range("field.turnInKgPerHa", turnInKgPerHa, 0, 20000);
     }
     note = Check.note("field.note", note, 4000);
+    if (deductedHa != null) {
+      Check.range("field.deductedHa", deductedHa, 0, areaHa * MOST_DEDUCTED);
+    }
+  }
+
+  /** A field with nothing taken off its area. */
+  public Field(
+      String id,
+      String name,
+      double areaHa,
+      Stand stand,
+      Grazing grazing,
+      Double utilization,
+      Double residualKgPerHa,
+      Double turnInKgPerHa,
+      boolean hayable,
+      String note,
+      Soil soil) {
+    this(
+        id,
+        name,
+        areaHa,
+        stand,
+        grazing,
+        utilization,
+        residualKgPerHa,
+        turnInKgPerHa,
+        hayable,
+        note,
+        soil,
+        null);
+  }
+
+  /** A field of which more is taken off is no field. */
+  private static final double MOST_DEDUCTED = 0.95;
+
+  /** The area that grows feed, ha: everything computed is computed on this. */
+  public double netAreaHa() {
+    return deductedHa == null ? areaHa : areaHa - deductedHa;
   }
 
   /**

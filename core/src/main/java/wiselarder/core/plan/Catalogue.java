@@ -5,6 +5,7 @@ import java.util.Map;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.GrowthCurve;
 import wiselarder.core.forage.GrowthTable;
+import wiselarder.core.forage.QualityTable;
 import wiselarder.core.herd.HerdTables;
 import wiselarder.core.land.CropCalibration;
 import wiselarder.core.land.Stand;
@@ -24,20 +25,23 @@ public record Catalogue(
     List<PackageSize> packages,
     List<StoredFeed> storedFeeds,
     CropCalibration crops,
-    DrySeasons drySeasons) {
+    DrySeasons drySeasons,
+    QualityTable quality) {
 
   /** Loads and checks every table. */
   public static Catalogue load() {
+    Map<String, Forage> forages = Forage.loadAll();
     return new Catalogue(
         Climate.loadAll(),
-        Forage.loadAll(),
+        forages,
         GrowthTable.load(),
         HerdTables.load(),
         LossMethod.loadAll(),
         PackageSize.loadAll(),
         StoredFeed.loadAll(),
         new CropCalibration(),
-        new DrySeasons());
+        new DrySeasons(),
+        QualityTable.load(forages));
   }
 
   public Climate climate(String id) {

@@ -17,6 +17,12 @@ public final class WeatherYear {
   /** Melt by each degree of daily mean above freezing, mm. Usual degree-day range 2 to 6. */
   private static final double MELT_MM_PER_DEGREE = 3.0;
 
+  /** Most water that the top seven centimetres hold, and the share of ET0 that dries them. */
+  private static final double SEEDBED_MM = 14;
+
+  private static final double BARE_SHARE = 0.5;
+  private static final double SEED_SWELLS_MM = 3;
+
   /** So many days before the coldest time the first frost counts as past. Assumption. */
   private static final int DEEP_WINTER_DAYS = 60;
 
@@ -32,6 +38,8 @@ public final class WeatherYear {
 
   private final boolean[] frostSeason;
   private final double[] reachesSoil;
+  private final int[] frostDays;
+  private final double[] seedbed;
 
   WeatherYear(
       PlanYear year,
@@ -51,6 +59,11 @@ public final class WeatherYear {
     this.spread = spread;
     this.frostSeason = frostSeason;
     this.reachesSoil = meltedRain();
+    this.seedbed = seedbed();
+    this.frostDays = new int[frostSeason.length];
+    for (int d = 0; d < frostDays.length; d++) {
+      frostDays[d] = !frostSeason[d] ? -1 : d == 0 ? 0 : frostDays[d - 1] + 1;
+    }
   }
 
   /** This year with the rain of another of the same days. */
@@ -101,6 +114,11 @@ public final class WeatherYear {
     return reachesSoil[day];
   }
 
+  /** True when the top of a bare seedbed is moist enough for seed to swell. */
+  public boolean seedbedMoist(int day) {
+    return seedbed[day] > SEED_SWELLS_MM;
+  }
+
   /** Snow of the day, mm of water. */
   public double snowMm(int day) {
     return tmeanC(day) < SNOW_BELOW_C ? rain[day] : 0;
@@ -111,9 +129,25 @@ public final class WeatherYear {
     return frostSeason[day];
   }
 
+  /** Days since the frost season began, 0 on its first day; -1 outside of it. */
+  public int daysIntoFrostSeason(int day) {
+    return frostDays[day];
+  }
+
   /** Rain of the whole plan, mm. */
   public double totalRainMm() {
     return Arrays.stream(rain).sum();
+  }
+
+  /** Water in the top of bare ground, where seed lies: a small bucket of its own. */
+  private double[] seedbed() {
+    double[] top = new double[rain.length];
+    double water = SEEDBED_MM / 2;
+    for (int d = 0; d < top.length; d++) {
+      water = Math.min(SEEDBED_MM, Math.max(0, water + reachesSoil[d] - BARE_SHARE * et0[d]));
+      top[d] = water;
+    }
+    return top;
   }
 
   /** Snow lies while it is cold and melts by the degree; rain on bare ground goes straight in. */

@@ -17,6 +17,7 @@ import wiselarder.core.land.Stand;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.Dressing;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.Irrigation;
 import wiselarder.core.plan.Scenario;
 import wiselarder.core.plan.Season;
@@ -531,5 +532,87 @@ class WeatherDrivenYearTest {
     Farms farm = new Farms();
     farm.fields.add(Farms.stand("r", 5, "sorghum_sudangrass", Collections.nCopies(12, 0.0), 0));
     assertThat(grown(in("seed:5", farm.build()))).isZero();
+  }
+
+  @Test
+  void point31_whatWaterAndBuffersTakeOffFeedsNobody() {
+    Farms whole = one("tall_fescue_novel", 1500.0);
+    Farms less = one("tall_fescue_novel", 1500.0);
+    Field f = less.fields.get(0);
+    less.fields.set(
+        0, new Field("a", "a", 10, f.stand(), f.grazing(), null, null, null, true, "", null, 2.5));
+    assertThat(grown(in("normal", less.build())))
+        .isCloseTo(0.75 * grown(in("normal", whole.build())), within(1e-6));
+    assertThatThrownBy(
+            () ->
+                new Field(
+                    "a", "a", 10, f.stand(), f.grazing(), null, null, null, true, "", null, 11.0))
+        .isInstanceOf(Refused.class);
+  }
+
+  @Test
+  void point2_thePlanLoops_theFlushCutInSpringFeedsTheNextWinterWithinOnePlan() {
+    Farms farm = one("tall_fescue_novel", 1500.0);
+    farm.start = LocalDate.of(2027, 4, 1);
+    farm.months = 18;
+    farm.eaters("h", 12, 12).feed("h", LocalDate.of(2027, 12, 1), LocalDate.of(2028, 3, 1));
+    double without = in("normal", farm.build()).totalBareKg();
+    farm.cuts.add(
+        new HayCut(
+            "c", "a", LocalDate.of(2027, 5, 25), "h_hay_not_conditioned", Farms.bale("made", 0)));
+    YearBalance b = in("normal", farm.build());
+    double eaten = 0;
+    for (int d = b.year().day(LocalDate.of(2027, 12, 1)); d < b.days(); d++) {
+      eaten += b.lotEatenKg(0, d);
+    }
+    assertThat(eaten).isGreaterThan(5000);
+    assertThat(b.totalBareKg()).isLessThan(without - 5000);
+    // what is left stands over into the second spring
+    assertThat(b.lotKg(0, b.days() - 1)).isGreaterThan(0);
+  }
+
+  @Test
+  void point4_restingOneSwardByGrazingAnotherShowsMonthsLaterOnTheRestedField() {
+    double[] cover = new double[2];
+    for (int i = 0; i < 2; i++) {
+      Farms farm = one("tall_fescue_novel", 1800.0);
+      farm.start = LocalDate.of(2027, 6, 1);
+      farm.fields.add(field("b", "bermudagrass", 2500.0, null));
+      LocalDate september = LocalDate.of(2027, 9, 1);
+      farm.eaters("h", 15, 12)
+          .graze("h", null, september, i == 0 ? "a" : "b")
+          .graze("h", september, LocalDate.of(2027, 10, 1), "b");
+      YearBalance b = in("normal", farm.build());
+      cover[i] = b.coverKgPerHa(0, b.year().day(LocalDate.of(2027, 12, 1)));
+    }
+    assertThat(cover[1]).isGreaterThan(cover[0] + 500);
+  }
+
+  @Test
+  void point19_aHoldRemovesFeedExactlyWhenGrowthStops() {
+    Farms farm = one("fallow", null);
+    farm.start = LocalDate.of(2027, 4, 1);
+    farm.sowings.add(
+        sowing("sorghum_sudangrass", LocalDate.of(2027, 6, 10), Sowing.Preparation.FULL_SEEDBED));
+    farm.eaters("h", 20, 12).graze("h", null, null, "a");
+    YearBalance b = in("normal", farm.build());
+    int frost = b.year().day(LocalDate.of(2027, 10, 21));
+    assertThat(b.coverKgPerHa(0, frost)).isGreaterThan(1500);
+    assertThat(b.bareKg(0, frost)).isEqualTo(b.needKg(0, frost));
+    assertThat(b.grazedKg(0, frost - 20)).isGreaterThan(0);
+  }
+
+  @Test
+  void point20_regrowthAfterASummerCutIsWorthTheDaysToFrost() {
+    double[] regrown = new double[2];
+    for (int i = 0; i < 2; i++) {
+      Farms farm = one("bermudagrass", 3000.0);
+      farm.start = LocalDate.of(2027, 6, 1);
+      LocalDate cut = i == 0 ? LocalDate.of(2027, 7, 20) : LocalDate.of(2027, 9, 5);
+      farm.cuts.add(new HayCut("c", "a", cut, "h_hay_not_conditioned", Farms.bale("made", 0)));
+      regrown[i] = grown(in("normal", farm.build()), cut, LocalDate.of(2027, 12, 1)) / 10;
+    }
+    assertThat(regrown[0]).isGreaterThan(2000);
+    assertThat(regrown[1]).isLessThan(0.4 * regrown[0]);
   }
 }

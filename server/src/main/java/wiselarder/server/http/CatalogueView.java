@@ -1,9 +1,11 @@
 package wiselarder.server.http;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.TreeMap;
 import wiselarder.core.forage.Forage;
+import wiselarder.core.forage.QualityTable;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.store.PackageSize;
 import wiselarder.core.store.StoredFeed;
@@ -40,7 +42,41 @@ public record CatalogueView(
       boolean fallow,
       double yieldKgPerHa,
       TreeMap<String, Integer> usualSowingDoy,
+      RulesView rules,
+      List<WorthView> worth,
       TreeMap<String, List<Double>> curves) {}
+
+  /** What else holds for a forage; heights null where it has none. */
+  public record RulesView(
+      String group,
+      Forage.Life life,
+      boolean warmSeason,
+      boolean fixesNitrogen,
+      Forage.FrostResponse frostResponse,
+      Forage.Lodging lodging,
+      double baseC,
+      double optimumLowC,
+      double optimumHighC,
+      double maximumC,
+      Double rootDepthCm,
+      Double droughtHoldShare,
+      Double winterHardyC,
+      Double entryHeightCm,
+      Double exitHeightCm,
+      Double regrazeHeightCm,
+      Double winterLeaveHeightCm,
+      Double cutHeightCm,
+      Double dmPerCmKgPerHa,
+      double yieldLowKgPerHa,
+      double yieldHighKgPerHa,
+      double senescenceShare,
+      double standingLossShare,
+      Double useByDays,
+      List<String> uses,
+      String note) {}
+
+  /** Feed value at one stage, percent of DM. */
+  public record WorthView(String stage, double proteinPct, double tdnPct, double fibrePct) {}
 
   /** A kind of group with what a common animal of it weighs and gains. */
   public record KindView(
@@ -80,6 +116,8 @@ public record CatalogueView(
                         f.fallow(),
                         f.annualTypicalKgPerHa(),
                         sowings(c, f),
+                        rules(f),
+                        worth(c, f),
                         curves(c, f.id())))
             .sorted(Comparator.comparing(ForageView::name))
             .toList(),
@@ -102,6 +140,67 @@ public record CatalogueView(
             .toList(),
         c.packages(),
         c.storedFeeds());
+  }
+
+  private static RulesView rules(Forage f) {
+    return new RulesView(
+        f.group(),
+        f.life(),
+        f.warmSeason(),
+        f.fixesNitrogen(),
+        f.frostResponse(),
+        f.lodging(),
+        f.baseC(),
+        f.optimumLowC(),
+        f.optimumHighC(),
+        f.maximumC(),
+        orNull(f.rootDepthCm()),
+        orNull(f.droughtHold()),
+        orNull(f.winterHardyC()),
+        orNull(f.entryHeightCm()),
+        orNull(f.exitHeightCm()),
+        orNull(f.regrazeHeightCm()),
+        orNull(f.winterLeaveHeightCm()),
+        orNull(f.cutHeightCm()),
+        orNull(f.dmPerCmKgPerHa()),
+        f.annualLowKgPerHa(),
+        f.annualHighKgPerHa(),
+        f.senescencePerDay(),
+        f.standingLossPerMonth(),
+        orNull(f.stockpileUseByDays()),
+        f.uses().stream().sorted().toList(),
+        f.note());
+  }
+
+  private static final List<String> STAGES =
+      List.of("leafy", "full leaf", "boot or bud", "heading or bloom", "ripe");
+
+  private static List<WorthView> worth(Catalogue c, Forage f) {
+    QualityTable.Values values = c.quality().of(f.id());
+    List<WorthView> views = new ArrayList<>();
+    if (values == null) {
+      return views;
+    }
+    for (int s = 0; s < STAGES.size() && f.grows(); s++) {
+      double maturity = s / (STAGES.size() - 1.0);
+      views.add(
+          new WorthView(
+              STAGES.get(s),
+              values.green(QualityTable.Values.PROTEIN, maturity),
+              values.green(QualityTable.Values.TDN, maturity),
+              values.green(QualityTable.Values.FIBRE, maturity)));
+    }
+    views.add(kept("kept standing, early", values.early()));
+    views.add(kept("kept standing, late", values.late()));
+    return views;
+  }
+
+  private static WorthView kept(String stage, double[] worth) {
+    return new WorthView(stage, worth[0], worth[1], worth[2]);
+  }
+
+  private static Double orNull(double value) {
+    return Double.isNaN(value) ? null : value;
   }
 
   private static TreeMap<String, Integer> sowings(Catalogue c, Forage f) {

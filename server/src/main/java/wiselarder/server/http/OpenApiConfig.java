@@ -30,7 +30,22 @@ class OpenApiConfig {
                   "openingCoverKgPerHa",
                   "fromInclusive",
                   "toExclusive")),
-          Map.entry("Field", Set.of("utilization", "residualKgPerHa", "turnInKgPerHa", "soil")),
+          Map.entry(
+              "Field",
+              Set.of("utilization", "residualKgPerHa", "turnInKgPerHa", "soil", "deductedHa")),
+          Map.entry(
+              "RulesView",
+              Set.of(
+                  "rootDepthCm",
+                  "droughtHoldShare",
+                  "winterHardyC",
+                  "entryHeightCm",
+                  "exitHeightCm",
+                  "regrazeHeightCm",
+                  "winterLeaveHeightCm",
+                  "cutHeightCm",
+                  "dmPerCmKgPerHa",
+                  "useByDays")),
           Map.entry("Soil", Set.of("depthCm")),
           Map.entry("Sowing", Set.of("yieldKgPerHa", "endsOn")),
           Map.entry("Dressing", Set.of("pricePerKg")),

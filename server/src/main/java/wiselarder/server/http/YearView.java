@@ -82,12 +82,17 @@ public record YearView(
       Double waterPercentAtSowing,
       int[] coverKgPerHa) {}
 
-  /** One field's year. {@code grazedKg} is what stock ate there each day, whole field. */
+  /**
+   * One field's year. {@code grazedKg} is what stock ate there each day, whole field; protein and
+   * TDN are those of all that stands, -1 where nothing does.
+   */
   public record FieldYear(
       String id,
       int[] coverKgPerHa,
       int[] grazedKg,
       int[] waterPercent,
+      int[] proteinPercent,
+      int[] tdnPercent,
       int soilCapacityMm,
       int residualKgPerHa,
       int ceilingKgPerHa,
@@ -97,9 +102,18 @@ public record YearView(
       double weatheredKg,
       double cutKg) {}
 
-  /** One group's need, and the day windows of its births and weanings. */
+  /**
+   * One group's need, the day windows of its births and weanings, and what the feed it grazed was
+   * worth each day, in percent of DM; -1 where it grazed nothing.
+   */
   public record GroupCurve(
-      String id, double[] needKg, List<int[]> births, List<Integer> weanings) {}
+      String id,
+      double[] needKg,
+      List<int[]> births,
+      List<Integer> weanings,
+      int[] grazedProteinPercent,
+      int[] grazedTdnPercent,
+      int[] grazedFibrePercent) {}
 
   /** One lot's level at the end of each day. */
   public record LotYear(
@@ -246,6 +260,10 @@ public record YearView(
     return views;
   }
 
+  private static double orNone(double value) {
+    return Double.isNaN(value) ? -1 : value;
+  }
+
   private static Double orNull(double value) {
     return Double.isNaN(value) ? null : value;
   }
@@ -293,6 +311,8 @@ public record YearView(
               whole(b, d -> b.coverKgPerHa(f, d)),
               whole(b, d -> b.grazedKg(f, d)),
               whole(b, d -> 100 * b.soilWaterMm(f, d) / b.soilCapacityMm(f)),
+              whole(b, d -> orNone(b.standingProteinPct(f, d))),
+              whole(b, d -> orNone(b.standingTdnPct(f, d))),
               (int) Math.round(b.soilCapacityMm(f)),
               (int) Math.round(b.residualKgPerHa(f)),
               (int) Math.round(b.ceilingKgPerHa(f)),
@@ -313,7 +333,13 @@ public record YearView(
       GroupYear year = b.resolved().groupYear(g);
       views.add(
           new GroupCurve(
-              groups.get(g).id(), daily(b, d -> b.needKg(g, d)), year.births(), year.weanings()));
+              groups.get(g).id(),
+              daily(b, d -> b.needKg(g, d)),
+              year.births(),
+              year.weanings(),
+              whole(b, d -> orNone(b.grazedProteinPct(g, d))),
+              whole(b, d -> orNone(b.grazedTdnPct(g, d))),
+              whole(b, d -> orNone(b.grazedFibrePct(g, d)))));
     }
     return views;
   }

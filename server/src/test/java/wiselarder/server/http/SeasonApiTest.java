@@ -98,8 +98,16 @@ class SeasonApiTest {
     assertThat(rye.get("chanceOfFailing").asDouble()).isBetween(0.05, 0.5);
     assertThat(rye.get("coverKgPerHa")).hasSize(366);
     assertThat(year.get("massError").asDouble()).isLessThan(1e-6);
-    JsonNode dry = http.get(PLAN + "?season=dry").json().get("year").get("sowings").get(0);
-    assertThat(dry.get("readyDay").asInt()).isNotEqualTo(rye.get("readyDay").asInt());
+    edit(
+        "normal",
+        """
+        {"putScenario": {"id": "dust", "name": "Dry autumn", "over": "normal", "overlays":
+         [{"kind": "RAIN", "fromInclusive": "2027-09-01", "toExclusive": "2027-10-15",
+           "amount": -1}]}}""");
+    JsonNode dry =
+        http.get(PLAN + "?season=scenario:dust").json().get("year").get("sowings").get(0);
+    assertThat(dry.get("emergedDay").asInt()).isGreaterThan(44);
+    assertThat(dry.get("readyDay").asInt()).isGreaterThan(rye.get("readyDay").asInt() + 10);
   }
 
   @Test

@@ -1,0 +1,96 @@
+package wiselarder.core.forage;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import wiselarder.core.reference.CsvTable;
+
+/**
+ * Feed value of every forage by stage: crude protein, total digestible nutrients and neutral
+ * detergent fibre, percent of DM. Product defaults: protein +/-2 to 3 points, TDN and fibre +/-4.
+ */
+public final class QualityTable {
+  /** Growth stages in order, at maturity 0, 0.25, 0.5, 0.75 and 1. */
+  private static final List<String> STAGES =
+      List.of("vegetative", "late_vegetative", "boot_or_bud", "heading_or_bloom", "mature");
+
+  private static final List<String> NUTRIENTS = List.of("cp_pct", "tdn_pct", "ndf_pct");
+
+  private final Map<String, Values> byForage = new HashMap<>();
+
+  /**
+   * What one forage is worth. Values by nutrient: 0 protein, 1 TDN, 2 fibre.
+   *
+   * @param green by nutrient and stage, gaps filled from the neighbours
+   * @param early standing dead or kept when growth has just stopped
+   * @param late the same near its use-by day
+   * @param months from early to late
+   */
+  public record Values(double[][] green, double[] early, double[] late, double months) {
+    public static final int PROTEIN = 0;
+    public static final int TDN = 1;
+    public static final int FIBRE = 2;
+
+    /** Value of living leaf and stem at a maturity from 0 (leafy) to 1 (ripe), in percent of DM. */
+    public double green(int nutrient, double maturity) {
+      double at = Math.max(0, Math.min(1, maturity)) * (STAGES.size() - 1);
+      int below = Math.min(STAGES.size() - 2, (int) at);
+      double[] points = green[nutrient];
+      return points[below] + (at - below) * (points[below + 1] - points[below]);
+    }
+
+    /**
+     * Value of what stands dead for so many days, in percent of DM; no worse than twice as late.
+     */
+    public double dead(int nutrient, double days) {
+      double share = Math.min(2, days / 30 / months);
+      return early[nutrient] + share * (late[nutrient] - early[nutrient]);
+    }
+  }
+
+  private QualityTable() {}
+
+  public static QualityTable load(Map<String, Forage> forages) {
+    Map<String, Map<String, double[]>> rows = new HashMap<>();
+    CsvTable.load(
+        "quality.csv",
+        r ->
+            rows.computeIfAbsent(r.text("forage_id"), id -> new HashMap<>())
+                .put(
+                    r.text("stage"),
+                    NUTRIENTS.stream().mapToDouble(n -> r.number(n, 1, 95)).toArray()));
+    QualityTable table = new QualityTable();
+    rows.forEach((id, stages) -> table.byForage.put(id, values(forages.get(id), stages)));
+    return table;
+  }
+
+  /** Values of a forage; null for ground on which nothing stands. */
+  public Values of(String forageId) {
+    return byForage.get(forageId);
+  }
+
+  private static Values values(Forage f, Map<String, double[]> stages) {
+    double[][] green = new double[NUTRIENTS.size()][STAGES.size()];
+    double[] first = stages.getOrDefault("vegetative", stages.get("residue_early"));
+    double[] last = stages.getOrDefault("mature", stages.get("residue_late"));
+    for (int n = 0; n < NUTRIENTS.size(); n++) {
+      for (int s = 0; s < STAGES.size(); s++) {
+        double[] row = stages.get(STAGES.get(s));
+        double between = (double) s / (STAGES.size() - 1);
+        green[n][s] = row != null ? row[n] : first[n] + between * (last[n] - first[n]);
+      }
+    }
+    double[] early = stages.getOrDefault("stockpiled_early", last);
+    double[] late = stages.getOrDefault("stockpiled_late", aged(f, last));
+    boolean kept = !Double.isNaN(f.stockpileUseByDays());
+    return new Values(green, early, late, kept ? Math.max(1, f.stockpileUseByDays() / 30) : 4);
+  }
+
+  /** Without a row for it: four months of the forage's own loss, half as much protein as energy. */
+  private static double[] aged(Forage f, double[] mature) {
+    double lost = 4 * f.standingTdnLossPerMonth();
+    return new double[] {
+      Math.max(2, mature[0] - lost / 2), Math.max(30, mature[1] - lost), mature[2] + lost
+    };
+  }
+}

@@ -1,0 +1,229 @@
+package wiselarder.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** What grows, in a normal year and in others: sown, shut, cut, watered and looked at. */
+class SeasonsTest {
+  private static Product product;
+  private Page page;
+
+  @BeforeAll
+  static void start() {
+    product = Product.fresh("seasons");
+  }
+
+  @AfterAll
+  static void stop() {
+    product.close();
+  }
+
+  @BeforeEach
+  void openTheDemo() {
+    product.resetDemo();
+    page = product.visitorPage(1280, 800);
+    page.navigate(product.demo());
+    page.getByTestId("shelves").waitFor();
+  }
+
+  @AfterEach
+  void close() {
+    page.context().close();
+  }
+
+  private Locator button(String name) {
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name)).first();
+  }
+
+  private Locator lane(String field) {
+    return page.getByRole(
+        AriaRole.GROUP, new Page.GetByRoleOptions().setName(Pattern.compile("^" + field + ":")));
+  }
+
+  private void field(String name) {
+    Hand.MOUSE.link(page, "Land");
+    button(name).click();
+  }
+
+  private void look(String season) {
+    Hand.input(page, "Season").selectOption(season);
+  }
+
+  private static String found(Locator in, String pattern) {
+    Matcher m = Pattern.compile(pattern).matcher(in.textContent().replaceAll("\\s+", " "));
+    Assertions.assertThat(m.find()).as(pattern + " in " + in.textContent()).isTrue();
+    return m.group(1);
+  }
+
+  /** The ledger's total of a column. */
+  private String total(String column) {
+    button("Ledger").click();
+    Locator table = page.getByRole(AriaRole.TABLE).first();
+    int at =
+        table.locator("thead th").allTextContents().stream()
+            .map(String::strip)
+            .toList()
+            .indexOf(column);
+    Assertions.assertThat(at).as(column).isGreaterThanOrEqualTo(0);
+    String text = table.locator("tr").last().locator("th, td").nth(at).textContent();
+    button("Picture").click();
+    return text.strip();
+  }
+
+  @Test
+  void aCropInTheSodAStockpileAndACutTellOneStoryInEverySeason() {
+    String grownBefore = total("Grown on the fields");
+    field("Saddle");
+    Hand.input(page, "Sown on").fill("2027-09-20");
+    assertThat(page.getByTestId("sowing-tried")).containsText("ready to graze on");
+    Hand.MOUSE.button(page, "Sow it");
+    Locator outcome = page.getByTestId("sowing-outcome");
+    String ready = found(outcome, "ready to graze on (\\d+ \\w+)");
+    String normal = found(outcome, "Grows ([\\d,]+) lb/ac");
+
+    look("dry");
+    assertThat(outcome).not().containsText("Grows " + normal + " lb/ac");
+    String dryReady = found(outcome, "ready to graze on (\\d+ \\w+)");
+    Hand.MOUSE.link(page, "Year");
+    assertThat(page.getByTestId("verdict-season")).containsText("dry year");
+    assertThat(lane("Saddle"))
+        .hasAttribute("aria-label", Pattern.compile("Sown 20 Sep, ready " + shortened(dryReady)));
+    look("normal");
+    assertThat(lane("Saddle"))
+        .hasAttribute("aria-label", Pattern.compile("Sown 20 Sep, ready " + shortened(ready)));
+    assertThat(page.getByTestId("planned")).containsText("Sow Saddle with cereal rye");
+    Assertions.assertThat(total("Grown on the fields")).isNotEqualTo(grownBefore);
+
+    field("Church Field");
+    Hand.input(page, "Shut from").fill("2027-09-01");
+    Hand.input(page, "Open on").fill("2027-12-20");
+    button("Shut it").click();
+    page.getByText("Shut from 1 Sep to 19 Dec").waitFor();
+    field("Upper Orchard");
+    Hand.input(page, "Cut on").fill("2028-05-20");
+    button("Cut it").click();
+    Locator cut =
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Cut for hay"));
+    assertThat(cut).containsText(Pattern.compile("20 May: [1-9]"));
+    String bales = found(cut, "20 May: ([1-9]\\d*) round bales");
+    Hand.MOUSE.link(page, "Year");
+    assertThat(page.getByText("cut, " + bales + " bales").first()).isVisible();
+    assertThat(page.getByText("shut to 19 Dec").first()).isVisible();
+    Assertions.assertThat(total("Standing")).isNotEqualTo("0.0");
+  }
+
+  private static String shortened(String longDate) {
+    int space = longDate.indexOf(' ');
+    return longDate.substring(0, space + 4);
+  }
+
+  @Test
+  void aWeatherFileIsReadKeptAndLaidOnThePlan() {
+    Hand.MOUSE.link(page, "Seasons");
+    page.getByLabel("Weather file").setInputFiles(Path.of("../docs/examples/yard-weather.csv"));
+    assertThat(page.getByRole(AriaRole.STATUS).last()).containsText("No row was left out.");
+    Hand.MOUSE.button(page, "Keep this record");
+    assertThat(page.getByText("days bridged between neighbours").first()).isVisible();
+    page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Recorded weather"))
+        .getByText("Look at it")
+        .first()
+        .click();
+    assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+        .containsText("yard-weather, from 1 September 20");
+    Hand.MOUSE.link(page, "Year");
+    assertThat(page.getByTestId("verdict-season")).containsText("yard-weather");
+  }
+
+  @Test
+  void aFileThatIsNoWeatherIsRefusedWithWhatIsNeeded() {
+    Hand.MOUSE.link(page, "Seasons");
+    page.getByLabel("Weather file").setInputFiles(Path.of("../docs/examples/smallholding.json"));
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("Nothing was kept");
+  }
+
+  @Test
+  void aScenarioIsMadeNamedLookedAtAndRemoved() {
+    Hand.MOUSE.link(page, "Seasons");
+    Hand.input(page, "From").fill("2028-05-01");
+    Hand.input(page, "To, last day").fill("2028-08-31");
+    Hand.input(page, "Rain changes by, %").fill("-70");
+    Hand.MOUSE.button(page, "Add this change");
+    assertThat(page.getByText("70% less rain from 1 May to 31 August").first()).isVisible();
+    Hand.input(page, "Called").fill("Dry summer");
+    Hand.MOUSE.button(page, "Keep and look at it");
+    assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+        .hasText("Dry summer");
+    Hand.MOUSE.link(page, "Year");
+    assertThat(page.getByTestId("verdict-season")).hasText("In Dry summer:");
+    Hand.MOUSE.link(page, "Seasons");
+    Hand.MOUSE.button(page, "Remove Dry summer");
+    assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+        .hasText("Normal year");
+  }
+
+  @Test
+  void nitrogenSaysWhatItGrowsBeforeItIsPutOnAndSoilIsKept() {
+    field("Church Field");
+    Hand.input(page, "On").fill("2027-09-05");
+    assertThat(page.getByText("more over the plan").first()).isVisible();
+    Hand.MOUSE.button(page, "Put it on");
+    page.getByText("5 Sep: 40 lb/ac of nitrogen").waitFor();
+    Hand.input(page, "Soil").selectOption("SANDY_LOAM");
+    Hand.input(page, "Depth to rock or pan, in").fill("20");
+    Hand.MOUSE.button(page, "Save field");
+    page.getByText("Saved.").waitFor();
+    page.reload();
+    field("Church Field");
+    assertThat(Hand.input(page, "Soil")).hasValue("SANDY_LOAM");
+    assertThat(Hand.input(page, "Depth to rock or pan, in")).hasValue("20");
+    // 120 mm a metre for 51 cm is 61 mm, 2.4 inches
+    assertThat(page.getByText("2.4 in").first()).isVisible();
+    Hand.MOUSE.link(page, "Year");
+    assertThat(page.getByTestId("planned")).containsText("40 lb/ac of nitrogen on Church Field");
+  }
+
+  @Test
+  void aGrowthPointIsDraggedAndTheYearAnswers() {
+    field("Tannery Flat");
+    Hand.input(page, "Growth").selectOption("rates");
+    Locator june = page.getByLabel("Point of June");
+    String before = june.getAttribute("aria-valuenow");
+    june.scrollIntoViewIfNeeded();
+    var box = june.boundingBox();
+    page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
+    page.mouse().down();
+    page.mouse().move(box.x + box.width / 2, box.y + box.height / 2 + 30);
+    page.mouse().up();
+    assertThat(june).not().hasAttribute("aria-valuenow", before);
+    june.focus();
+    String dragged = june.getAttribute("aria-valuenow");
+    page.keyboard().press("ArrowUp");
+    assertThat(june).not().hasAttribute("aria-valuenow", dragged);
+    Hand.MOUSE.button(page, "Save field");
+    page.getByText("Saved.").waitFor();
+  }
+
+  @Test
+  void everyForageIsShownWithItsCurveRulesAndWorth() {
+    Hand.MOUSE.link(page, "Forages");
+    Hand.input(page, "Find").fill("bermuda");
+    button("Bermudagrass").click();
+    Locator shown =
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Bermudagrass"));
+    assertThat(shown).containsText("tops die at the first killing frost");
+    assertThat(shown).containsText("kept standing, late");
+    assertThat(shown).containsText("Product defaults");
+  }
+}
