@@ -77,7 +77,7 @@ class OpenPlan {
       this.show(await api.plan(id));
       this.before = null;
       this.system = this.view!.farm.units;
-      await this.needRecords();
+      void this.needRecords();
     } catch (e) {
       this.close();
       this.error = this.explain(e);
@@ -87,6 +87,7 @@ class OpenPlan {
   close() {
     this.dropTrial();
     this.view = null;
+    this.records = [];
     this.before = null;
     this.conflict = null;
     this.error = '';
@@ -114,8 +115,15 @@ class OpenPlan {
     }
   }
 
+  /** The farm's recorded weather, for the season switch. */
   async needRecords() {
-    this.records = await api.weather(this.view!.id);
+    const id = this.view!.id;
+    try {
+      const records = await api.weather(id);
+      if (this.view?.id === id) this.records = records;
+    } catch (e) {
+      this.error = this.explain(e);
+    }
   }
 
   /**

@@ -21,6 +21,14 @@ describe('units', () => {
     }
   });
 
+  it('counts Fahrenheit from 32, and differences of it not', () => {
+    expect(amount(20, 'temperature', 'IMPERIAL')).toBe('68 F');
+    expect(toSi(68, 'temperature', 'IMPERIAL')).toBeCloseTo(20, 9);
+    expect(amount(5, 'degrees', 'IMPERIAL')).toBe('9.0 F');
+    expect(amount(25.4, 'water', 'IMPERIAL')).toBe('1.0 in');
+    expect(amount(112.085, 'nutrient', 'IMPERIAL')).toBe('100 lb/ac');
+  });
+
   it('shows no false decimals in an input', () => {
     expect(rounded(390.1, 'weight', 'IMPERIAL')).toBe(860);
   });

@@ -7,6 +7,7 @@ import {
   memberChange,
   memberName,
   problemText,
+  sowingOutcome,
   unitsLeft,
   verdict,
 } from './words';
@@ -33,6 +34,42 @@ const GAP: Partial<Gap> = {
   animalUnitDays: 2978,
   causes: [{ code: 'STORE_EMPTY', subjects: [], value: 176 }],
 };
+
+describe('a sowing', () => {
+  const outcome = {
+    sowingId: 's',
+    emergedDay: 22,
+    readyDay: 199,
+    endedDay: -1,
+    failed: false,
+    grownKgPerHa: 4000,
+    lowKgPerHa: 2000,
+    highKgPerHa: 7000,
+    chanceOfFailing: 0.27,
+    daysLate: 18,
+    waterPercentAtSowing: 80,
+    coverKgPerHa: [],
+  };
+
+  it('says when it is up and ready, what it grows, and how likely it fails', () => {
+    expect(sowingOutcome(outcome, '2027-09-01', 'METRIC')).toBe(
+      'Up on 23 September, ready to graze on 18 March (high enough, roots hold). ' +
+        'Grows 4,000 kg/ha (2,000 to 7,000); 27% chance that it fails. Sown 18 days after the usual time.',
+    );
+  });
+
+  it('says when it fails, is never ready, or lies outside the plan', () => {
+    expect(sowingOutcome({ ...outcome, failed: true }, '2027-09-01', 'METRIC')).toContain(
+      'does not come up',
+    );
+    expect(sowingOutcome({ ...outcome, readyDay: -1 }, '2027-09-01', 'METRIC')).toContain(
+      'never ready to graze',
+    );
+    expect(sowingOutcome({ ...outcome, daysLate: null }, '2027-09-01', 'METRIC')).toContain(
+      'outside the days of this plan',
+    );
+  });
+});
 
 describe('the verdict', () => {
   it('says when hay runs out and when grass carries again', () => {

@@ -60,7 +60,7 @@
   }
 </script>
 
-<section aria-label="Cut for hay">
+<section class="part" aria-label="Cut for hay">
   <h2>Cut for hay</h2>
   {#each cuts as c (c.id)}
     {@const lot = view.year.lots.find((l) => l.id === c.lot.id)}
@@ -71,7 +71,7 @@
       <button class="btn plain" onclick={() => open.edit([{ removeCut: c.id }])}>Take back</button>
     </p>
   {/each}
-  <div class="grid">
+  <div class="input-grid">
     <DateField
       label="Cut on"
       value={date}
@@ -118,28 +118,16 @@
     />
     <button class="btn plain" disabled={!date} onclick={cut}>Cut it</button>
   </div>
-  <p class="quiet">
+  <p class="quiet fine">
     Hay stored damp can heat and burn: check moisture before stacking, and ask your adviser.
   </p>
 </section>
 
 <style>
-  section {
-    margin-top: 1.25rem;
-    border-top: 1px solid var(--line);
-    padding-top: 0.75rem;
-  }
   .row {
     display: flex;
     gap: 0.75rem;
     align-items: center;
-    margin-top: 0.4rem;
-  }
-  .grid {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(11.5rem, 1fr));
-    gap: 0.75rem;
-    align-items: end;
     margin-top: 0.4rem;
   }
 </style>

@@ -69,7 +69,7 @@
   }
 </script>
 
-<section aria-label="Nitrogen and water">
+<section class="part" aria-label="Nitrogen and water">
   <h2>Nitrogen and water</h2>
   {#each mine as x (x.id)}
     <p class="row">
@@ -77,7 +77,7 @@
       <button class="btn plain" onclick={() => open.edit([x.back])}>Take back</button>
     </p>
   {/each}
-  <div class="grid">
+  <div class="input-grid">
     <label class="field">
       <span>What</span>
       <select
@@ -126,43 +126,22 @@
     <button class="btn plain" disabled={!date} onclick={put}>Put it on</button>
   </div>
   {#if grownMore !== null}
-    <p class="told" role="status">
+    <p class="tells" role="status">
       The field grows {amount(Math.abs(grownMore), 'mass', open.system)}
       {grownMore < 0 ? 'less' : 'more'} over the plan.
     </p>
   {/if}
-  <p class="quiet">
+  <p class="quiet fine">
     How much, of what, and how far from water: soil test, label and local code say. The plan only
     reckons what it grows.
   </p>
 </section>
 
 <style>
-  section {
-    margin-top: 1.25rem;
-    border-top: 1px solid var(--line);
-    padding-top: 0.75rem;
-  }
   .row {
     display: flex;
     gap: 0.75rem;
     align-items: center;
     margin-top: 0.4rem;
-  }
-  .grid {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(11.5rem, 1fr));
-    gap: 0.75rem;
-    align-items: end;
-    margin-top: 0.4rem;
-  }
-  .told {
-    border-left: 4px solid var(--cobalt);
-    padding: 0.3rem 0.8rem;
-    margin-top: 0.6rem;
-  }
-  p.quiet {
-    font-size: 13px;
-    margin-top: 0.5rem;
   }
 </style>

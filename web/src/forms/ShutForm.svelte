@@ -32,7 +32,7 @@
   }
 </script>
 
-<section aria-label="Shut for stockpile">
+<section class="part" aria-label="Shut for stockpile">
   <h2>Shut for stockpile</h2>
   {#each closings as c (c.id)}
     <p class="row">
@@ -64,11 +64,6 @@
 </section>
 
 <style>
-  section {
-    margin-top: 1.25rem;
-    border-top: 1px solid var(--line);
-    padding-top: 0.75rem;
-  }
   .row {
     display: flex;
     flex-wrap: wrap;

@@ -68,7 +68,7 @@
   }
 </script>
 
-<section aria-label="Sow a crop">
+<section class="part" aria-label="Sow a crop">
   <h2>Sow a crop</h2>
   {#each mine as s (s.id)}
     {@const outcome = open.year.sowings.find((o) => o.sowingId === s.id)}
@@ -84,7 +84,7 @@
       >
     </div>
   {/each}
-  <div class="grid">
+  <div class="input-grid">
     <Choice
       label="Crop"
       value={crop}
@@ -148,11 +148,11 @@
     <button class="btn plain" onclick={sow}>Sow it</button>
   </div>
   {#if tried}
-    <p class="told" role="status" data-testid="sowing-tried">
+    <p class="tells" role="status" data-testid="sowing-tried">
       {sowingOutcome(tried, open.year.start, open.system)}
     </p>
   {/if}
-  <p class="quiet">
+  <p class="quiet fine">
     The field is out of use from the preparation until the crop is ready. Yields and dates are the
     product's defaults for the climate. Burn-down: the product's label and your adviser say what may
     be used and when stock may return.
@@ -160,32 +160,11 @@
 </section>
 
 <style>
-  section {
-    margin-top: 1.25rem;
-    border-top: 1px solid var(--line);
-    padding-top: 0.75rem;
-  }
   .row {
     display: flex;
     justify-content: space-between;
     gap: 0.75rem;
     align-items: start;
     margin-top: 0.4rem;
-  }
-  .grid {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(11.5rem, 1fr));
-    gap: 0.75rem;
-    align-items: end;
-    margin-top: 0.4rem;
-  }
-  .told {
-    border-left: 4px solid var(--cobalt);
-    padding: 0.3rem 0.8rem;
-    margin-top: 0.6rem;
-  }
-  p.quiet {
-    font-size: 13px;
-    margin-top: 0.5rem;
   }
 </style>

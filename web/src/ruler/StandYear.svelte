@@ -57,7 +57,7 @@
 </script>
 
 {#if result}
-  <section aria-label="The field's year" bind:clientWidth={width}>
+  <section class="part" aria-label="The field's year" bind:clientWidth={width}>
     <h2>The field's year</h2>
     <svg {width} height={HEIGHT + WATER + 34} role="img" aria-label={summary} class="block">
       {#each year.ledger as m (m.startDay)}
@@ -95,8 +95,8 @@
       >
     </svg>
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-    <div class="scroll" tabindex="0" role="region" aria-label="Month by month">
-      <table class="figure-table">
+    <div class="months-scroll" tabindex="0" role="region" aria-label="Month by month">
+      <table class="months-table">
         <thead>
           <tr>
             <th scope="col">Middle of</th>
@@ -113,7 +113,7 @@
         </tbody>
       </table>
     </div>
-    <p class="quiet">
+    <p class="quiet fine">
       Cover{hasSown ? ', dark green what was sown' : ''}; below it water in the soil, of the most it
       holds for these roots. Protein and TDN are those of all that stands, by the tables; a test of
       your own says more. Water is lowest on {shortDay(year.start, driest)}: {result.waterPercent[
@@ -124,11 +124,6 @@
 {/if}
 
 <style>
-  section {
-    margin-top: 1.25rem;
-    border-top: 1px solid var(--line);
-    padding-top: 0.75rem;
-  }
   .note {
     font-size: 11px;
     fill: #3d4b63;
@@ -137,32 +132,5 @@
     font-size: 11px;
     font-family: var(--mono);
     fill: #16233a;
-  }
-  p {
-    font-size: 13px;
-  }
-  .scroll {
-    overflow-x: auto;
-    margin-top: 0.5rem;
-  }
-  table {
-    border-collapse: collapse;
-    width: 100%;
-    font-size: 13px;
-  }
-  td,
-  thead th {
-    text-align: right;
-    font-family: var(--mono);
-    padding: 0.15rem 0.35rem;
-  }
-  tbody th,
-  thead th:first-child {
-    text-align: left;
-    white-space: nowrap;
-    font-family: inherit;
-  }
-  tr {
-    border-bottom: 1px solid var(--line);
   }
 </style>

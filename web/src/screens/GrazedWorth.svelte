@@ -25,11 +25,11 @@
 </script>
 
 {#if curve}
-  <section aria-label="What it grazes is worth">
+  <section class="part" aria-label="What it grazes is worth">
     <h2>What it grazes is worth</h2>
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-    <div class="scroll" tabindex="0" role="region" aria-label="Worth by month">
-      <table>
+    <div class="months-scroll" tabindex="0" role="region" aria-label="Worth by month">
+      <table class="months-table">
         <thead>
           <tr>
             <th scope="col">Of dry matter</th>
@@ -50,46 +50,10 @@
         </tbody>
       </table>
     </div>
-    <p class="quiet">
+    <p class="quiet fine">
       Of what is grazed, without hay; empty where nothing is. From the tables by ripeness, dead
       share and weathering: protein to 3 points, the others to 4. It is no ration: ask your adviser
       or veterinarian.
     </p>
   </section>
 {/if}
-
-<style>
-  section {
-    margin-top: 1.25rem;
-    border-top: 1px solid var(--line);
-    padding-top: 0.75rem;
-  }
-  .scroll {
-    overflow-x: auto;
-  }
-  table {
-    border-collapse: collapse;
-    width: 100%;
-    font-size: 13px;
-    margin-top: 0.4rem;
-  }
-  td,
-  thead th {
-    text-align: right;
-    font-family: var(--mono);
-    padding: 0.15rem 0.35rem;
-  }
-  tbody th,
-  thead th:first-child {
-    text-align: left;
-    white-space: nowrap;
-    font-family: inherit;
-  }
-  tr {
-    border-bottom: 1px solid var(--line);
-  }
-  p {
-    font-size: 13px;
-    margin-top: 0.4rem;
-  }
-</style>

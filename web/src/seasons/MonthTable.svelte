@@ -19,8 +19,8 @@
 </script>
 
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-<div class="scroll" tabindex="0" role="region" aria-label="Weather by month">
-  <table>
+<div class="months-scroll" tabindex="0" role="region" aria-label="Weather by month">
+  <table class="months-table">
     <caption>
       Rain in the season looked at, beside the normal (outlined). Frost season: {frosts || 'none'}.
     </caption>
@@ -99,34 +99,11 @@
 </div>
 
 <style>
-  .scroll {
-    overflow-x: auto;
-  }
-  table {
-    border-collapse: collapse;
-    width: 100%;
-  }
   caption {
     text-align: left;
     color: var(--quiet);
     font-size: 13px;
     padding-bottom: 0.4rem;
-  }
-  td,
-  thead th {
-    text-align: right;
-    font-family: var(--mono);
-    padding: 0.2rem 0.4rem;
-    white-space: nowrap;
-  }
-  tbody th,
-  thead th:first-child {
-    text-align: left;
-    white-space: nowrap;
-    padding-right: 1rem;
-  }
-  tr {
-    border-bottom: 1px solid var(--line);
   }
   .bars td {
     padding-bottom: 0;

@@ -88,7 +88,7 @@
     </p>
   {/each}
   {#if open.mayPlan}
-    <div class="grid">
+    <div class="input-grid">
       <Choice label="Change" value={kind} options={KINDS} onchange={setKind} />
       {#if kind === 'RAIN'}
         <NumberField
@@ -137,7 +137,7 @@
           </li>
         {/each}
       </ul>
-      <div class="grid">
+      <div class="input-grid">
         <TextField label="Called" value={name} oninput={(v) => (name = v)} />
         <Choice label="Laid over" value={over} options={below} onchange={(v) => (over = v)} />
         <button class="btn preset-filled-primary-500" onclick={keep}>Keep and look at it</button>
@@ -147,13 +147,6 @@
 </section>
 
 <style>
-  .grid {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(11.5rem, 1fr));
-    gap: 0.75rem;
-    align-items: end;
-    margin-top: 0.6rem;
-  }
   .row,
   li {
     display: flex;

@@ -69,7 +69,7 @@ final class FieldResolver {
       int day = plan.year.day(sowings.get(n).sowOn());
       if (sowings.get(n).fieldId().equals(field.id()) && day >= 0 && day < plan.days) {
         StandPlan sown = sown(field, sowings.get(n), n);
-        sown.crop.fieldAt = at * plan.days;
+        sown.crop.field = at;
         stands.add(sown);
       }
     }

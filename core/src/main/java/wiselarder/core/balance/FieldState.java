@@ -16,6 +16,16 @@ final class FieldState {
   /** True while a sown crop is not ready: no stock may come in. */
   boolean sown;
 
+  /** True while stock may be here today; what stands above the residuals, kg DM/ha. */
+  boolean open;
+
+  double offered;
+
+  /**
+   * How far past its turn-in cover, kg DM/ha; without end below where it is not safe to come in.
+   */
+  double ahead;
+
   /** Shadow on each stand's light today, 1 for none. */
   double lightShare;
 
@@ -25,6 +35,17 @@ final class FieldState {
       stands[i] = new StandState();
     }
     waterMm = plan.openingWaterMm;
+  }
+
+  /** What stands above the residuals of all stands, kg DM/ha. In winter a reserve is left. */
+  double above(FieldPlan p, boolean winter) {
+    double above = 0;
+    for (int i = 0; i < stands.length; i++) {
+      if (stands[i].there) {
+        above += stands[i].above(p.stands[i], winter);
+      }
+    }
+    return above;
   }
 
   /** One stand as it is on a day. */
@@ -43,6 +64,9 @@ final class FieldState {
 
     double deadDays;
     double maturity;
+
+    /** Frosted: what it leaves green is stubble, worth what is kept standing is worth. */
+    boolean asleep;
 
     /** Growth of today that weather allows at full leaf, kg DM/ha. */
     double rate;
@@ -96,6 +120,9 @@ final class FieldState {
 
     /** Green turns to standing dead. */
     void die(double kgPerHa) {
+      if (kgPerHa <= 0) {
+        return;
+      }
       green -= kgPerHa;
       dead += kgPerHa;
       deadDays = dead <= 0 ? 0 : deadDays * (1 - Math.min(1, kgPerHa / dead));

@@ -106,8 +106,8 @@ public final class ResolvedPlan {
     Sowing stated;
     int number;
 
-    /** Where the field's days begin in the arrays of the balance. */
-    int fieldAt;
+    /** Index of its field. */
+    int field;
 
     int prepareDay;
     int sowDay;
@@ -208,13 +208,13 @@ public final class ResolvedPlan {
       normalRainMm[d] = weather.rainMm(d);
     }
     this.kinds = kinds(stated, catalogue);
-    this.index = index(kinds, weather, climate);
     this.season = new double[kinds.length][];
     this.worth = new QualityTable.Values[kinds.length];
     for (int k = 0; k < kinds.length; k++) {
-      season[k] = GrowthIndex.season(kinds[k], weather, climate);
+      season[k] = GrowthIndex.season(kinds[k], year, climate);
       worth[k] = catalogue.quality().of(kinds[k].id());
     }
+    this.index = index(kinds, weather, season);
     Map<String, Integer> fieldIndex = new HashMap<>();
     Map<String, Integer> lotIndex = new HashMap<>();
     this.fields = new FieldResolver(this, catalogue).resolve(fieldIndex);
@@ -235,7 +235,7 @@ public final class ResolvedPlan {
     this.kinds = of.kinds;
     this.season = of.season;
     this.worth = of.worth;
-    this.index = index(kinds, weather, climate);
+    this.index = index(kinds, weather, season);
     this.fields = of.fields;
     this.lots = of.lots;
     this.cuts = of.cuts;
@@ -279,10 +279,10 @@ public final class ResolvedPlan {
         .toArray(Forage[]::new);
   }
 
-  private static double[][] index(Forage[] kinds, WeatherYear weather, Climate climate) {
+  private static double[][] index(Forage[] kinds, WeatherYear weather, double[][] season) {
     double[][] index = new double[kinds.length][];
     for (int k = 0; k < kinds.length; k++) {
-      index[k] = GrowthIndex.daily(kinds[k], weather, climate);
+      index[k] = GrowthIndex.daily(kinds[k], weather, season[k]);
     }
     return index;
   }

@@ -5,10 +5,11 @@ import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.plan.FarmPlan;
 
 /**
- * What a simulated year gave: everything any view shows is read from here. Arrays are laid out item
- * after item, each item with one value a day: {@code array[item * days + day]}. Amounts in kg DM
- * for the whole group, field or lot; covers in kg DM/ha at the end of the day. Recorded during the
- * day unless said otherwise. Not to be changed by readers.
+ * What a simulated year gave: everything any view shows is read from here. Fields and lots are laid
+ * out day after day, {@code array[day * items + item]}, as the simulation writes them; groups and
+ * sowings item after item. Amounts in kg DM for the whole group, field or lot; covers in kg DM/ha
+ * at the end of the day. Recorded during the day unless said otherwise. Not to be changed by
+ * readers.
  */
 public final class YearBalance {
   private final ResolvedPlan resolved;
@@ -175,12 +176,12 @@ public final class YearBalance {
 
   /** Cover at the end of the day, kg DM/ha. */
   public double coverKgPerHa(int field, int day) {
-    return cover[field * days + day];
+    return cover[day * fieldCount + field];
   }
 
   /** Green part of the cover at the end of the day, kg DM/ha. */
   public double greenKgPerHa(int field, int day) {
-    return green[field * days + day];
+    return green[day * fieldCount + field];
   }
 
   /** What stands above the residual at the end of the day and would be eaten, kg DM. */
@@ -203,7 +204,7 @@ public final class YearBalance {
 
   /** Water that plants can use in the soil at the end of the day, mm. */
   public double soilWaterMm(int field, int day) {
-    return water[field * days + day];
+    return water[day * fieldCount + field];
   }
 
   /** Most water the field's soil holds for its stands, mm. */
@@ -213,12 +214,12 @@ public final class YearBalance {
 
   /** Crude protein of all that stands on a field, percent of DM; NaN where nothing does. */
   public double standingProteinPct(int field, int day) {
-    return percent(standingProtein[field * days + day], coverKgPerHa(field, day));
+    return percent(standingProtein[day * fieldCount + field], coverKgPerHa(field, day));
   }
 
   /** Total digestible nutrients of all that stands, percent of DM; NaN where nothing does. */
   public double standingTdnPct(int field, int day) {
-    return percent(standingTdn[field * days + day], coverKgPerHa(field, day));
+    return percent(standingTdn[day * fieldCount + field], coverKgPerHa(field, day));
   }
 
   /** Crude protein of what a group grazed on a day, percent of DM; NaN where it grazed nothing. */
@@ -255,49 +256,49 @@ public final class YearBalance {
   }
 
   public double grownKg(int field, int day) {
-    return grown[field * days + day];
+    return grown[day * fieldCount + field];
   }
 
   public double grazedKg(int field, int day) {
-    return fieldEaten[field * days + day];
+    return fieldEaten[day * fieldCount + field];
   }
 
   /** The part of what was grazed that counts as standing feed. */
   public double grazedStandingKg(int field, int day) {
-    return fieldStandingEaten[field * days + day];
+    return fieldStandingEaten[day * fieldCount + field];
   }
 
   /** Taken down by stock but not eaten. */
   public double trampledKg(int field, int day) {
-    return trampled[field * days + day];
+    return trampled[day * fieldCount + field];
   }
 
   public double weatheredKg(int field, int day) {
-    return weathered[field * days + day];
+    return weathered[day * fieldCount + field];
   }
 
   /** Taken off by a cut, harvest loss included. */
   public double cutKg(int field, int day) {
-    return cutOff[field * days + day];
+    return cutOff[day * fieldCount + field];
   }
 
   /** Store level of a lot at the end of the day, kg DM, opened units included. */
   public double lotKg(int lot, int day) {
-    return lotKg[lot * days + day];
+    return lotKg[day * lotCount + lot];
   }
 
   /** Units left at the end of the day, an opened one counted whole. */
   public int lotUnits(int lot, int day) {
-    return lotUnits[lot * days + day];
+    return lotUnits[day * lotCount + lot];
   }
 
   /** Units opened during the day. */
   public int lotOpened(int lot, int day) {
-    return lotOpened[lot * days + day];
+    return lotOpened[day * lotCount + lot];
   }
 
   public double lotEatenKg(int lot, int day) {
-    return lotEaten[lot * days + day];
+    return lotEaten[day * lotCount + lot];
   }
 
   /** What a group ate of a lot over the whole plan. */

@@ -9,11 +9,7 @@ import wiselarder.core.balance.ResolvedPlan.LotPlan;
 import wiselarder.core.balance.ResolvedPlan.StandPlan;
 import wiselarder.core.balance.ResolvedPlan.StepPlan;
 import wiselarder.core.forage.CropRules;
-import wiselarder.core.forage.Maturity;
-import wiselarder.core.forage.NitrogenRules;
 import wiselarder.core.forage.QualityTable;
-import wiselarder.core.forage.SwardRules;
-import wiselarder.core.land.SoilWater;
 
 /**
  * The daily simulation. Each day: stands and lots come and go, swards grow, cuts are made, groups
@@ -30,6 +26,7 @@ public final class YearSimulator {
   private final ResolvedPlan plan;
   private final YearBalance out;
   private final FieldState[] fields;
+  private final Growing growing;
   private final LotState[] lots;
 
   /** Field each group's step stands on, -1 for none; by group, then step. */
@@ -52,6 +49,7 @@ public final class YearSimulator {
     for (int f = 0; f < fields.length; f++) {
       fields[f] = new FieldState(plan.fields[f]);
     }
+    this.growing = new Growing(plan, out, fields);
     for (int l = 0; l < lots.length; l++) {
       lots[l] = new LotState();
     }
@@ -68,13 +66,11 @@ public final class YearSimulator {
 
   private YearBalance run() {
     for (int day = 0; day < plan.days; day++) {
-      comeAndGo(day);
-      tend(day);
-      grow(day);
-      water(day);
+      arrive(day);
+      growing.morning(day);
       cut(day);
       feed(day);
-      wither(day);
+      growing.evening(day);
       storeLoses();
       record(day);
     }
@@ -82,30 +78,7 @@ public final class YearSimulator {
     return out;
   }
 
-  private void comeAndGo(int day) {
-    for (int f = 0; f < fields.length; f++) {
-      FieldPlan p = plan.fields[f];
-      FieldState s = fields[f];
-      StandState base = s.stands[0];
-      if (!base.there && !base.gone && day >= p.base().arrives && day < p.base().leaves) {
-        base.there = true;
-        base.green = p.openingGreen;
-        base.dead = p.openingDead;
-        double kg = base.mass() * p.areaHa;
-        if (day == 0) {
-          out.openingKg += kg;
-        } else {
-          out.arrivedKg += kg;
-        }
-      } else if (base.there && day >= p.base().leaves) {
-        out.leftBehindKg += base.clear() * p.areaHa;
-        base.there = false;
-        s.stock = 0;
-      }
-      if (p.reopens[day]) {
-        s.stock = above(p, s, day);
-      }
-    }
+  private void arrive(int day) {
     for (int l = 0; l < lots.length; l++) {
       LotPlan p = plan.lots[l];
       if (p.fromCut || day != Math.max(0, p.arrives) || p.arrives >= plan.days) {
@@ -121,175 +94,6 @@ public final class YearSimulator {
       } else {
         out.openingKg += kg;
       }
-    }
-  }
-
-  /** Sowings: ground prepared, seed in the ground, emergence, ready, ended. */
-  private void tend(int day) {
-    for (int f = 0; f < fields.length; f++) {
-      FieldPlan p = plan.fields[f];
-      FieldState s = fields[f];
-      if (p.nitrogen != null) {
-        s.nitrogen += p.nitrogen[day];
-      }
-      s.nitrogen *= 1 - NitrogenRules.LOST_PER_DAY;
-      s.sown = false;
-      for (int i = 1; i < s.stands.length; i++) {
-        CropPlan c = p.stands[i].crop;
-        StandState crop = s.stands[i];
-        if (day == Math.max(0, c.prepareDay)) {
-          prepare(p, s, i);
-        }
-        if (day >= c.sowDay && crop.endedDay < 0) {
-          develop(p, s, i, day);
-        }
-        s.sown |= day >= c.prepareDay && crop.readyDay < 0 && crop.endedDay < 0;
-      }
-    }
-  }
-
-  /** Preparing for a crop sets back or clears whatever stood there before it. */
-  private void prepare(FieldPlan p, FieldState s, int sowing) {
-    CropPlan c = p.stands[sowing].crop;
-    for (int i = 0; i < sowing; i++) {
-      if (s.stands[i].there) {
-        double lost = s.stands[i].prepare(c.stated.preparation(), p.stands[i], c.sowDay);
-        out.leftBehindKg += lost * p.areaHa;
-      }
-    }
-    s.stock = 0;
-  }
-
-  private void develop(FieldPlan p, FieldState s, int i, int day) {
-    StandPlan plan = p.stands[i];
-    CropPlan c = plan.crop;
-    StandState crop = s.stands[i];
-    double share = s.waterMm / p.capacityMm;
-    if (day == Math.max(0, c.sowDay)) {
-      crop.waterShareAtSowing = share;
-    }
-    double above = Math.max(0, this.plan.weather.tmeanC(day) - plan.forage.baseC());
-    if (crop.emergedDay < 0) {
-      boolean moist =
-          this.plan.weather.seedbedMoist(day) || (p.irrigation != null && p.irrigation[day] > 0);
-      crop.heat += moist && share >= CropRules.MOIST_SHARE ? above : 0;
-      if (crop.heat >= CropRules.EMERGENCE_DEGREE_DAYS) {
-        crop.there = true;
-        crop.emergedDay = day;
-        crop.green = c.emergedKg;
-        out.grown[c.fieldAt + day] += c.emergedKg * p.areaHa;
-        out.grownKg += c.emergedKg * p.areaHa;
-        out.sownGrown[c.number] += c.emergedKg;
-      } else if (day - c.sowDay >= CropRules.FAILS_AFTER_DAYS) {
-        crop.failed = true;
-        crop.endedDay = day;
-      }
-      return;
-    }
-    crop.stage += day >= c.heatFrom ? above : 0;
-    if (crop.readyDay < 0 && day >= c.anchoredDay && crop.mass() >= plan.entry) {
-      crop.readyDay = day;
-    }
-    boolean frosted = !plan.hardy && this.plan.weather.frostSeason(day);
-    double tooCold = plan.forage.winterHardyC() - this.plan.weather.tminC(day);
-    if (tooCold > 0) {
-      crop.die(Math.min(1, tooCold * CropRules.KILLED_PER_DEGREE) * crop.green);
-    }
-    if (day >= plan.leaves || frosted || crop.green < CropRules.LEAST_ALIVE_KG_PER_HA) {
-      crop.end(day);
-    }
-  }
-
-  private void grow(int day) {
-    for (int f = 0; f < fields.length; f++) {
-      FieldPlan p = plan.fields[f];
-      FieldState s = fields[f];
-      for (int i = 0; i < s.stands.length; i++) {
-        s.stands[i].rate = rate(p, s, i, day);
-      }
-      shadow(p, s);
-      for (int i = 0; i < s.stands.length; i++) {
-        StandState stand = s.stands[i];
-        StandPlan sp = p.stands[i];
-        if (!stand.there || stand.rate <= 0 || (!sp.hardy && plan.weather.frostSeason(day))) {
-          continue;
-        }
-        double kgPerHa =
-            stand.rate
-                * stand.vigour
-                * leafShare(sp, s, i)
-                * SwardRules.crowdingShare(stand.mass(), sp.entry, sp.ceiling);
-        if (s.nitrogen > 0) {
-          double extra = NitrogenRules.extraKgPerHa(kgPerHa, s.nitrogen, sp.forage.fixesNitrogen());
-          s.nitrogen -= Math.max(0, extra) / NitrogenRules.KG_DM_PER_KG_N;
-          kgPerHa += extra;
-        }
-        stand.green += kgPerHa;
-        out.grown[f * plan.days + day] += kgPerHa * p.areaHa;
-        out.grownKg += kgPerHa * p.areaHa;
-        if (sp.crop != null) {
-          out.sownGrown[sp.crop.number] += kgPerHa;
-        }
-      }
-    }
-  }
-
-  /** Growth that today's weather allows at full leaf, kg DM/ha. */
-  private double rate(FieldPlan p, FieldState s, int i, int day) {
-    StandPlan sp = p.stands[i];
-    double wet = SoilWater.growthShare(s.waterMm, p.capacityMm, sp.droughtHold);
-    double index = plan.index[sp.kind][day] * wet;
-    if (sp.crop != null) {
-      return s.stands[i].lives()
-          ? sp.crop.sitePeak * index * sp.crop.course.growthShare(s.stands[i].stage)
-          : 0;
-    }
-    double rate = sp.growth[day] + sp.response[day] * (index - sp.normalIndex[day]);
-    return day < s.stands[0].setBackUntil ? rate * s.stands[0].setBackTo : rate;
-  }
-
-  /**
-   * What all leaves together catch, for each unit of extinction times mass. A sleeping sod shades
-   * by what stands dead above its stubble only.
-   */
-  private static void shadow(FieldPlan p, FieldState s) {
-    if (s.stands.length == 1) {
-      return;
-    }
-    double depth = 0;
-    for (int i = 0; i < s.stands.length; i++) {
-      StandPlan sp = p.stands[i];
-      StandState stand = s.stands[i];
-      boolean sleeps = stand.rate <= sp.dormantBelow;
-      double dead = Math.max(0, sleeps ? stand.mass() - sp.base : stand.dead);
-      depth += sp.extinction * ((sleeps ? 0 : stand.green) + SwardRules.DEAD_SHADE * dead);
-    }
-    s.lightShare = depth <= 0 ? 1 : (1 - Math.exp(-depth)) / depth;
-  }
-
-  /** A stand alone catches by its own leaf; where two stand, each by its share of the leaf. */
-  private static double leafShare(StandPlan sp, FieldState s, int i) {
-    double green = s.stands[i].green;
-    if (s.stands.length == 1) {
-      return SwardRules.leafShare(sp.extinction, sp.referenceLight, green);
-    }
-    double caught = sp.extinction * green * s.lightShare / sp.referenceLight;
-    return sp.crop == null ? Math.max(SwardRules.RESERVE_SHARE * s.lightShare, caught) : caught;
-  }
-
-  /** All stands of a field drink from one bucket. */
-  private void water(int day) {
-    for (int f = 0; f < fields.length; f++) {
-      FieldPlan p = plan.fields[f];
-      FieldState s = fields[f];
-      double open = s.stands[0].gone ? 1 : 1 - p.referenceCover[day];
-      for (int i = 1; i < s.stands.length; i++) {
-        open *= Math.exp(-p.stands[i].extinction * s.stands[i].green);
-      }
-      double in = plan.weather.reachesSoilMm(day) + (p.irrigation == null ? 0 : p.irrigation[day]);
-      s.waterMm =
-          SoilWater.after(
-              s.waterMm, p.capacityMm, in, plan.weather.et0Mm(day), 1 - open, p.drainsFreely);
     }
   }
 
@@ -318,7 +122,7 @@ public final class YearSimulator {
     s.stock = 0;
     double offKg = off * p.areaHa;
     double madeKg = offKg * (1 - c.harvestLoss);
-    out.cutOff[c.field * plan.days + day] += offKg;
+    out.cutOff[day * fields.length + c.field] += offKg;
     out.harvestLossKg += offKg - madeKg;
     LotState lot = lots[c.lot];
     lot.there = true;
@@ -340,6 +144,7 @@ public final class YearSimulator {
   }
 
   private void feed(int day) {
+    setOut(day);
     for (int g = 0; g < plan.groups.length; g++) {
       GroupPlan group = plan.groups[g];
       double need = group.year.needKg(day);
@@ -370,8 +175,8 @@ public final class YearSimulator {
     double left = need;
     while (left > EPSILON_KG) {
       int f = standingOn[g][step];
-      if (f < 0 || !offers(g, f, day)) {
-        f = furthestAhead(g, plan.groups[g].steps[step], day, ready);
+      if (f < 0 || !offers(g, f)) {
+        f = furthestAhead(g, plan.groups[g].steps[step], ready);
         standingOn[g][step] = f;
         if (f < 0) {
           return left;
@@ -382,14 +187,25 @@ public final class YearSimulator {
     return left;
   }
 
-  private boolean offers(int g, int f, int day) {
-    FieldPlan p = plan.fields[f];
+  private boolean offers(int g, int f) {
     FieldState s = fields[f];
-    return !p.shut[day]
-        && !s.sown
-        && !frostHolds(p, day)
-        && !plan.groups[g].barred[f]
-        && above(p, s, day) > LEAVE_AT_KG_PER_HA;
+    return s.open && s.offered > LEAVE_AT_KG_PER_HA && !plan.groups[g].barred[f];
+  }
+
+  /** Works out once a day what each field offers; a bite works it out anew for its field. */
+  private void setOut(int day) {
+    boolean winter = plan.weather.frostSeason(day);
+    for (int f = 0; f < fields.length; f++) {
+      FieldPlan p = plan.fields[f];
+      FieldState s = fields[f];
+      s.open = !p.shut[day] && !s.sown && !frostHolds(p, day);
+      setOut(p, s, winter);
+    }
+  }
+
+  private static void setOut(FieldPlan p, FieldState s, boolean winter) {
+    s.offered = s.above(p, winter);
+    s.ahead = safe(p, s) ? ahead(p, s) : Double.NEGATIVE_INFINITY;
   }
 
   /** A killing frost shuts a stand of sorghum for its hold, whenever it comes in this season. */
@@ -413,18 +229,6 @@ public final class YearSimulator {
     return true;
   }
 
-  /** What stands above the residuals of all stands, kg DM/ha. In winter a reserve is left. */
-  private double above(FieldPlan p, FieldState s, int day) {
-    boolean winter = plan.weather.frostSeason(day);
-    double above = 0;
-    for (int i = 0; i < s.stands.length; i++) {
-      if (s.stands[i].there) {
-        above += s.stands[i].above(p.stands[i], winter);
-      }
-    }
-    return above;
-  }
-
   /** How far a field is past the cover at which stock may come in: its furthest stand counts. */
   private static double ahead(FieldPlan p, FieldState s) {
     double ahead = -Double.MAX_VALUE;
@@ -436,12 +240,12 @@ public final class YearSimulator {
     return ahead;
   }
 
-  private int furthestAhead(int g, StepPlan step, int day, boolean ready) {
+  private int furthestAhead(int g, StepPlan step, boolean ready) {
     int best = -1;
     double bestAhead = ready ? 0 : -Double.MAX_VALUE;
     for (int f : step.sources) {
-      if (offers(g, f, day) && safe(plan.fields[f], fields[f])) {
-        double ahead = ahead(plan.fields[f], fields[f]);
+      if (offers(g, f)) {
+        double ahead = fields[f].ahead;
         if (ahead >= bestAhead && (best < 0 || ahead > bestAhead)) {
           best = f;
           bestAhead = ahead;
@@ -460,7 +264,7 @@ public final class YearSimulator {
     FieldState s = fields[f];
     boolean winter = plan.weather.frostSeason(day);
     boolean fromStock = s.stock > LEAVE_AT_KG_PER_HA;
-    double above = above(p, s, day);
+    double above = s.offered;
     double eatable = 0;
     for (int i = 0; i < s.stands.length; i++) {
       StandPlan sp = p.stands[i];
@@ -480,7 +284,8 @@ public final class YearSimulator {
       }
     }
     s.stock = Math.max(0, s.stock - down / p.areaHa);
-    int at = f * plan.days + day;
+    setOut(p, s, winter);
+    int at = day * fields.length + f;
     out.fieldEaten[at] += eaten;
     out.trampled[at] += down - eaten;
     out.trampledKg += down - eaten;
@@ -508,10 +313,11 @@ public final class YearSimulator {
   }
 
   /** Value of a mixture of green and dead, as a share of DM. */
-  private static double worth(
+  static double worth(
       QualityTable.Values values, int nutrient, StandState stand, double greenShare) {
-    return (greenShare * values.green(nutrient, stand.maturity)
-            + (1 - greenShare) * values.dead(nutrient, stand.deadDays))
+    double green = stand.asleep ? 0 : greenShare;
+    return (green * values.green(nutrient, stand.maturity)
+            + (1 - green) * values.dead(nutrient, stand.deadDays))
         / 100;
   }
 
@@ -534,7 +340,7 @@ public final class YearSimulator {
         s.openKg -= offered;
         left -= eaten;
         out.feedingLossKg += offered - eaten;
-        out.lotEaten[l * plan.days + day] += eaten;
+        out.lotEaten[day * lots.length + l] += eaten;
         out.groupLotEaten[g * lots.length + l] += eaten;
         eat(p.bought ? Shelf.BOUGHT_IN : Shelf.PUT_BY, g, day, eaten);
       }
@@ -549,64 +355,7 @@ public final class YearSimulator {
     s.closed--;
     s.openKg += s.kgPerUnit - lost;
     out.storageLossKg += lost;
-    out.lotOpened[l * plan.days + day]++;
-  }
-
-  private void wither(int day) {
-    double weathering =
-        SwardRules.weatheringShare(plan.weather.rainMm(day), plan.normalRainMm[day]);
-    boolean heavySnow = plan.weather.snowMm(day) >= SwardRules.HEAVY_SNOW_MM;
-    for (int f = 0; f < fields.length; f++) {
-      FieldState s = fields[f];
-      FieldPlan p = plan.fields[f];
-      double lost = 0;
-      for (int i = 0; i < s.stands.length; i++) {
-        if (s.stands[i].there) {
-          lost += wither(p.stands[i], s.stands[i], day, weathering, heavySnow);
-        }
-      }
-      s.stock = Math.min(s.stock, above(p, s, day));
-      out.weathered[f * plan.days + day] = lost * p.areaHa;
-      out.weatheredKg += lost * p.areaHa;
-    }
-  }
-
-  /** Green dies, dead weathers, snow lays down; what is lost, kg DM/ha. */
-  private double wither(StandPlan p, StandState s, int day, double weathering, boolean heavySnow) {
-    boolean frosted = !p.hardy && plan.weather.frostSeason(day);
-    boolean dormant = frosted || s.rate < p.dormantBelow;
-    if (!dormant) {
-      s.die(p.senescencePerDay * Math.max(0, s.green - p.entry));
-      if (p.crop == null) {
-        s.vigour = SwardRules.vigourAfter(s.vigour, s.mass(), p.base);
-      }
-    }
-    if (p.crop != null && p.crop.course.diesRipe() && p.crop.course.ripe(s.stage)) {
-      s.die(CropRules.RIPE_DEATH_PER_DAY * s.green);
-      if (s.endedDay < 0 && s.green < CropRules.EMERGED_KG_PER_HA) {
-        s.end(day);
-      }
-    }
-    if (frosted) {
-      s.die(SwardRules.FROST_DEATH_PER_DAY * Math.max(0, s.green - p.base));
-    }
-    s.deadDays++;
-    s.age += Maturity.agedBy(plan.weather.tmeanC(day), p.forage.baseC(), plan.season[p.kind][day]);
-    s.maturity =
-        p.crop == null ? Maturity.atAge(s.age) : Maturity.ofCrop(p.crop.course, s.stage, s.age);
-    double lost = Math.min(s.dead, s.dead * p.lossPerDay * weathering);
-    s.dead -= lost;
-    if (dormant) {
-      double greenLost = Math.max(0, s.green - p.base) * p.lossPerDay * weathering;
-      s.green -= greenLost;
-      lost += greenLost;
-    }
-    if (heavySnow && p.lodged > 0) {
-      double down = p.lodged * s.above(p, false);
-      s.take(down);
-      lost += down;
-    }
-    return lost;
+    out.lotOpened[day * lots.length + l]++;
   }
 
   private void storeLoses() {
@@ -621,41 +370,11 @@ public final class YearSimulator {
   }
 
   private void record(int day) {
-    for (int f = 0; f < fields.length; f++) {
-      FieldState s = fields[f];
-      double green = 0;
-      double mass = 0;
-      for (int i = 0; i < s.stands.length; i++) {
-        green += s.stands[i].green;
-        mass += s.stands[i].mass();
-        offered(f, day, plan.fields[f].stands[i], s.stands[i]);
-        if (i > 0) {
-          out.sownCover[plan.fields[f].stands[i].crop.number * plan.days + day] =
-              s.stands[i].mass();
-        }
-      }
-      out.cover[f * plan.days + day] = mass;
-      out.green[f * plan.days + day] = green;
-      out.water[f * plan.days + day] = s.waterMm;
-    }
     for (int l = 0; l < lots.length; l++) {
       LotState s = lots[l];
-      out.lotKg[l * plan.days + day] = s.closed * s.kgPerUnit + s.openKg;
-      out.lotUnits[l * plan.days + day] = s.closed + (s.openKg > EPSILON_KG ? 1 : 0);
+      out.lotKg[day * lots.length + l] = s.closed * s.kgPerUnit + s.openKg;
+      out.lotUnits[day * lots.length + l] = s.closed + (s.openKg > EPSILON_KG ? 1 : 0);
     }
-  }
-
-  /** Notes what stands, by mass of its stands: kg of nutrient a hectare. */
-  private void offered(int f, int day, StandPlan sp, StandState stand) {
-    QualityTable.Values values = plan.worth[sp.kind];
-    double mass = stand.mass();
-    if (values == null || mass <= 0) {
-      return;
-    }
-    int at = f * plan.days + day;
-    double share = stand.green / mass;
-    out.standingProtein[at] += mass * worth(values, QualityTable.Values.PROTEIN, stand, share);
-    out.standingTdn[at] += mass * worth(values, QualityTable.Values.TDN, stand, share);
   }
 
   private void closeAccounts() {

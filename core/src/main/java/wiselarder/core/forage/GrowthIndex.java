@@ -1,5 +1,6 @@
 package wiselarder.core.forage;
 
+import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.weather.Climate;
 import wiselarder.core.weather.WeatherYear;
 
@@ -69,31 +70,36 @@ public final class GrowthIndex {
     return solarMj / (solarMj + halfMj) * (FULL_LIGHT_MJ + halfMj) / FULL_LIGHT_MJ;
   }
 
-  /** The index of every day of a weather year. */
-  public static double[] daily(Forage f, WeatherYear weather, Climate climate) {
+  /**
+   * The index of every day of a weather year.
+   *
+   * @param season how far the forage is in its season by day; see {@link #season}
+   */
+  public static double[] daily(Forage f, WeatherYear weather, double[] season) {
     double[] index = new double[weather.days()];
     Rhythm rhythm = Rhythm.of(f);
-    int dayOfYear = weather.year().start().getDayOfYear();
     for (int d = 0; d < index.length; d++) {
-      double angle =
-          2 * Math.PI * (dayOfYear + d - climate.coldestDoy() - rhythm.peakDays()) / 365.25;
-      double season = 1 + rhythm.swing() * Math.cos(angle);
       index[d] =
           temperature(f, weather.tmeanC(d), weather.spreadC(d))
               * light(weather.solarMjPerM2(d), rhythm.halfLightMj())
-              * season;
+              * (1 + rhythm.swing() * season[d]);
     }
     return index;
+  }
+
+  /** As {@link #daily(Forage, WeatherYear, double[])}, with the season worked out. */
+  public static double[] daily(Forage f, WeatherYear weather, Climate climate) {
+    return daily(f, weather, season(f, weather.year(), climate));
   }
 
   /**
    * How far in its season a stand is on each day: 1 on its best days of the year, -1 half a year
    * on.
    */
-  public static double[] season(Forage f, WeatherYear weather, Climate climate) {
-    double[] season = new double[weather.days()];
+  public static double[] season(Forage f, PlanYear year, Climate climate) {
+    double[] season = new double[year.days()];
     Rhythm rhythm = Rhythm.of(f);
-    int dayOfYear = weather.year().start().getDayOfYear();
+    int dayOfYear = year.start().getDayOfYear();
     for (int d = 0; d < season.length; d++) {
       season[d] =
           Math.cos(

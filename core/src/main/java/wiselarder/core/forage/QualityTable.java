@@ -16,6 +16,9 @@ public final class QualityTable {
 
   private static final List<String> NUTRIENTS = List.of("cp_pct", "tdn_pct", "ndf_pct");
 
+  /** Days from early to late for what is not kept standing on purpose. Assumption. */
+  private static final double OTHERWISE_LATE_DAYS = 120;
+
   private final Map<String, Values> byForage = new HashMap<>();
 
   /**
@@ -24,9 +27,9 @@ public final class QualityTable {
    * @param green by nutrient and stage, gaps filled from the neighbours
    * @param early standing dead or kept when growth has just stopped
    * @param late the same near its use-by day
-   * @param months from early to late
+   * @param latePerDay share of the way from early to late that a day goes
    */
-  public record Values(double[][] green, double[] early, double[] late, double months) {
+  public record Values(double[][] green, double[] early, double[] late, double latePerDay) {
     public static final int PROTEIN = 0;
     public static final int TDN = 1;
     public static final int FIBRE = 2;
@@ -43,7 +46,7 @@ public final class QualityTable {
      * Value of what stands dead for so many days, in percent of DM; no worse than twice as late.
      */
     public double dead(int nutrient, double days) {
-      double share = Math.min(2, days / 30 / months);
+      double share = Math.min(2, days * latePerDay);
       return early[nutrient] + share * (late[nutrient] - early[nutrient]);
     }
   }
@@ -80,10 +83,15 @@ public final class QualityTable {
         green[n][s] = row != null ? row[n] : first[n] + between * (last[n] - first[n]);
       }
     }
-    double[] early = stages.getOrDefault("stockpiled_early", last);
-    double[] late = stages.getOrDefault("stockpiled_late", aged(f, last));
+    boolean residue = stages.containsKey("residue_late");
+    double[] early = stages.getOrDefault("stockpiled_early", residue ? first : last);
+    double[] late = stages.getOrDefault("stockpiled_late", residue ? last : aged(f, last));
     boolean kept = !Double.isNaN(f.stockpileUseByDays());
-    return new Values(green, early, late, kept ? Math.max(1, f.stockpileUseByDays() / 30) : 4);
+    return new Values(
+        green,
+        early,
+        late,
+        1 / (kept ? Math.max(30, f.stockpileUseByDays()) : OTHERWISE_LATE_DAYS));
   }
 
   /** Without a row for it: four months of the forage's own loss, half as much protein as energy. */

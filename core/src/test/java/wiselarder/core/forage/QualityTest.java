@@ -32,6 +32,23 @@ class QualityTest {
   }
 
   @Test
+  void residueFallsFromItsFirstWeeksToItsLast() {
+    // 6.0 and 56 in the first weeks, 4.5 and 49 in the last, after 75 days
+    QualityTable.Values stalks = TABLE.of("corn_residue");
+    assertThat(stalks.dead(PROTEIN, 0)).isEqualTo(6.0);
+    assertThat(stalks.dead(TDN, 75)).isCloseTo(49, within(1e-9));
+  }
+
+  @Test
+  void aFrostedSodIsWorthStubbleNotLeaf() {
+    Farms farm = new Farms();
+    farm.start = LocalDate.of(2027, 9, 1);
+    farm.fields.add(field("bermudagrass", 1500, 0));
+    YearBalance b = Farms.ENGINE.simulate(farm.build());
+    assertThat(b.standingProteinPct(0, b.year().day(LocalDate.of(2028, 1, 15)))).isLessThan(11);
+  }
+
+  @Test
   void aMissingStageIsFilledFromItsNeighbours() {
     // natural grassland has no boot row: half of leafy 62 and ripe 49 is 55.5
     assertThat(TABLE.of("natural_grassland_warm").green(TDN, 0.5)).isCloseTo(55.5, within(1e-9));

@@ -4,16 +4,18 @@ import java.io.PrintStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.Map;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.closing.Engine;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.Season;
 import wiselarder.core.quantity.Refused;
 import wiselarder.server.file.FarmFile;
 
 /** {@code larder balance FILE}: runs the core on a plan file and prints its ledger. */
 public final class BalanceCommand {
   private static final String USAGE =
-      "usage: larder balance FILE [--plan NAME] [--daily] [--format text|csv|json]";
+      "usage: larder balance FILE [--plan NAME] [--season KEY] [--daily] [--format text|csv|json]";
 
   private BalanceCommand() {}
 
@@ -28,6 +30,7 @@ public final class BalanceCommand {
     boolean daily = false;
     String format = "text";
     String plan = null;
+    String season = "normal";
     for (int i = 0; i < args.length; i++) {
       if (args[i].equals("--daily")) {
         daily = true;
@@ -35,6 +38,8 @@ public final class BalanceCommand {
         format = args[++i];
       } else if (args[i].equals("--plan") && i + 1 < args.length) {
         plan = args[++i];
+      } else if (args[i].equals("--season") && i + 1 < args.length) {
+        season = args[++i];
       } else if (!args[i].startsWith("--") && file == null) {
         file = args[i];
       } else {
@@ -48,7 +53,7 @@ public final class BalanceCommand {
     }
     try {
       FarmPlan stated = chosen(FarmFile.read(Path.of(file)), plan);
-      Engine engine = Engine.load();
+      Engine engine = Engine.load().in(Season.parse(season), Map.of());
       YearBalance balance = engine.simulate(stated);
       out.print(new BalanceReport(balance, engine.gaps(balance), daily).print(format));
       return 0;

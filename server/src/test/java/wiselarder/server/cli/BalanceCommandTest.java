@@ -66,6 +66,15 @@ class BalanceCommandTest {
   }
 
   @Test
+  void theSameFileIsReckonedInAnotherSeason() {
+    double normal = column(run(FILE, "--format", "csv"), 7);
+    double dry = column(run(FILE, "--format", "csv", "--season", "dry"), 7);
+    assertThat(dry).isLessThan(normal);
+    assertThat(run(FILE, "--season", "rainy")).contains("accepted are normal, dry, wet");
+    assertThat(status).isEqualTo(1);
+  }
+
+  @Test
   void wrongCallsAndFilesAreToldApart() {
     assertThat(run()).startsWith("usage:");
     assertThat(status).isEqualTo(2);
