@@ -152,7 +152,7 @@
       >
     </div>
     <ItemList
-      title="Forages"
+      title={`Forages, ${unitOf('massPerArea', open.system)} a year`}
       {items}
       chosenId={chosen?.id ?? null}
       onchoose={(id) => (chosenId = id)}
