@@ -62,7 +62,9 @@ describe('a sowing', () => {
     expect(sowingOutcome({ ...outcome, failed: true }, '2027-09-01', 'METRIC')).toContain(
       'does not come up',
     );
-    expect(sowingOutcome({ ...outcome, readyDay: -1 }, '2027-09-01', 'METRIC')).toContain(
+    const unready = { ...outcome, readyDay: -1 };
+    expect(sowingOutcome(unready, '2027-09-01', 'METRIC')).toContain('by the end of the plan');
+    expect(sowingOutcome({ ...unready, endedDay: 60 }, '2027-09-01', 'METRIC')).toContain(
       'never ready to graze',
     );
     expect(sowingOutcome({ ...outcome, daysLate: null }, '2027-09-01', 'METRIC')).toContain(

@@ -131,7 +131,9 @@ export function sowingOutcome(o: SowingOutcome, start: string, system: System): 
   const up = `Up on ${longDay(start, o.emergedDay)}`;
   const ready =
     o.readyDay < 0
-      ? 'never ready to graze'
+      ? o.endedDay < 0
+        ? 'not ready to graze by the end of the plan'
+        : 'never ready to graze'
       : `ready to graze on ${longDay(start, o.readyDay)} (high enough, roots hold)`;
   const late = o.daysLate > 3 ? ` Sown ${days(Math.round(o.daysLate))} after the usual time.` : '';
   return (

@@ -259,11 +259,14 @@ final class FieldResolver {
       }
     }
     for (Caution caution : plan.cautions) {
-      if (caution.blocks() && caution.groupId() == null && caution.fieldId().equals(id)) {
+      if (caution.groupId() != null || !caution.fieldId().equals(id)) {
+        continue;
+      }
+      if (caution.blocks()) {
         Arrays.fill(f.shut, caution.fromDay(), Math.min(plan.days, caution.toDay()), true);
-        if (caution.hazard().id().equals(Cautions.FROST_ON_SORGHUM)) {
-          f.frostHoldDays = caution.hazard().holdDays();
-        }
+      }
+      if (caution.hazard().id().equals(Cautions.FROST_ON_SORGHUM)) {
+        f.frostHoldDays = caution.hazard().holdDays();
       }
     }
     for (Dressing dressing : plan.stated.plan().dressings()) {

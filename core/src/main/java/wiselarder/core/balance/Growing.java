@@ -41,7 +41,7 @@ final class Growing {
   /** What is green dies, what is dead weathers, and the day is recorded. */
   void evening(int day) {
     double weathering =
-        SwardRules.weatheringShare(plan.weather.rainMm(day), plan.normalRainMm[day]);
+        SwardRules.weatheringShare(plan.weather.rainMm(day), plan.normal.rainMm(day));
     boolean heavySnow = plan.weather.snowMm(day) >= SwardRules.HEAVY_SNOW_MM;
     for (int f = 0; f < fields.length; f++) {
       wither(f, plan.fields[f], fields[f], day, weathering, heavySnow);

@@ -42,7 +42,7 @@ public final class ResolvedPlan {
   final GroupPlan[] groups;
   final LotPlan[] lots;
   final CutPlan[] cuts;
-  final double[] normalRainMm;
+  final WeatherYear normal;
 
   /** The distinct forages that stand somewhere; {@link StandPlan#kind} points here. */
   final Forage[] kinds;
@@ -203,10 +203,7 @@ public final class ResolvedPlan {
     this.cautions = List.copyOf(cautions);
     this.climate = catalogue.climate(stated.farm().climateId());
     this.weather = NormalYear.of(climate, year);
-    this.normalRainMm = new double[days];
-    for (int d = 0; d < days; d++) {
-      normalRainMm[d] = weather.rainMm(d);
-    }
+    this.normal = weather;
     this.kinds = kinds(stated, catalogue);
     this.season = new double[kinds.length][];
     this.worth = new QualityTable.Values[kinds.length];
@@ -231,7 +228,7 @@ public final class ResolvedPlan {
     this.cautions = of.cautions;
     this.climate = of.climate;
     this.weather = weather;
-    this.normalRainMm = of.normalRainMm;
+    this.normal = of.normal;
     this.kinds = of.kinds;
     this.season = of.season;
     this.worth = of.worth;
@@ -264,6 +261,11 @@ public final class ResolvedPlan {
   /** A generator of weather for the plan's days. */
   public WeatherGenerator generator() {
     return WeatherGenerator.of(climate, year);
+  }
+
+  /** The normal year of the plan's days, whatever weather it is looked at in. */
+  public WeatherYear normal() {
+    return normal;
   }
 
   public WeatherYear weather() {

@@ -125,17 +125,19 @@ public final class Cautions {
    */
   private void frostHolds(
       Field field, Climate climate, PlanYear year, int standsFrom, List<Caution> found) {
-    if (!climate.firstFrost().occurs()) {
-      return;
-    }
+    boolean expected = false;
     int hold = hazards.get(FROST_ON_SORGHUM).holdDays();
-    int last = year.endExclusive().getYear();
+    int last = climate.firstFrost().occurs() ? year.endExclusive().getYear() : Integer.MIN_VALUE;
     for (int y = year.start().getYear() - 1; y <= last; y++) {
       int from = year.day(LocalDate.ofYearDay(y, climate.firstFrost().doy10()));
       int to = year.day(LocalDate.ofYearDay(y, climate.firstFrost().doy50())) + hold + 1;
       if (to > standsFrom && from < year.days()) {
         add(FROST_ON_SORGHUM, field, null, Math.max(standsFrom, from), to, true, found);
+        expected = true;
       }
+    }
+    if (!expected) {
+      add(FROST_ON_SORGHUM, field, null, standsFrom, year.days(), false, found);
     }
   }
 

@@ -22,6 +22,8 @@ public record Season(Kind kind, String id, LocalDate first, long seed) {
   public static final Season NORMAL = new Season(Kind.NORMAL, "", null, 0);
 
   private static final long LARGEST_SEED = 999_999;
+  private static final int EARLIEST_YEAR = 1700;
+  private static final int LATEST_YEAR = 2200;
 
   /** Where the weather comes from. */
   public enum Kind {
@@ -65,7 +67,10 @@ public record Season(Kind kind, String id, LocalDate first, long seed) {
         return new Season(Kind.SCENARIO, parts[1], null, 0);
       }
       if (parts.length == 3 && parts[0].equals("recorded")) {
-        return new Season(Kind.RECORDED, parts[1], LocalDate.parse(parts[2]), 0);
+        LocalDate first = LocalDate.parse(parts[2]);
+        if (first.getYear() >= EARLIEST_YEAR && first.getYear() <= LATEST_YEAR) {
+          return new Season(Kind.RECORDED, parts[1], first, 0);
+        }
       }
     } catch (NumberFormatException | DateTimeParseException e) {
       throw unknown(key);

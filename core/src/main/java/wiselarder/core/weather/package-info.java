@@ -1,2 +1,5 @@
-/** Climates: where the frost falls in an ordinary year. May use: quantity, calendar, reference. */
+/**
+ * Climates, and the weather of a plan's days: normal, simulated, recorded, changed. May use:
+ * quantity, calendar, reference.
+ */
 package wiselarder.core.weather;

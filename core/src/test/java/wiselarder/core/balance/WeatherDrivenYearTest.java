@@ -528,7 +528,7 @@ class WeatherDrivenYearTest {
   }
 
   @Test
-  void aStandWithoutRoomForWeatherKeepsTypedRatesInEveryNormalYear() {
+  void aCropTypedAsGrowingNothingGrowsNothingInAWarmSpellEither() {
     Farms farm = new Farms();
     farm.fields.add(Farms.stand("r", 5, "sorghum_sudangrass", Collections.nCopies(12, 0.0), 0));
     assertThat(grown(in("seed:5", farm.build()))).isZero();

@@ -153,4 +153,37 @@ class CautionsTest {
       assertThat(b.grazedKg(0, d)).isZero();
     }
   }
+
+  @Test
+  void aFrostWhereNoneIsUsualHoldsSorghumToo() {
+    Farms farm = sownWith("sorghum_sudangrass");
+    farm.climate = "subtropical_summer_rain_south";
+    farm.start = LocalDate.of(2027, 9, 1);
+    farm.sowings.set(
+        0,
+        new Sowing(
+            "s",
+            "f",
+            "sorghum_sudangrass",
+            LocalDate.of(2027, 11, 1),
+            Sowing.Preparation.FULL_SEEDBED,
+            null,
+            1,
+            null));
+    LocalDate night = LocalDate.of(2028, 6, 1);
+    farm.scenarios.add(
+        new Scenario(
+            "x",
+            "Frost",
+            "normal",
+            List.of(new Overlay(Overlay.Kind.KILLING_FROST, night, null, -4))));
+    FarmPlan plan = farm.build();
+    YearBalance b =
+        ENGINE.simulate(
+            plan, Season.parse("scenario:x").weather(plan, ENGINE.catalogue(), Map.of()));
+    int day = b.year().day(night);
+    for (int d = day; d <= day + 14; d++) {
+      assertThat(b.grazedKg(0, d)).isZero();
+    }
+  }
 }

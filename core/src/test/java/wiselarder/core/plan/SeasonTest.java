@@ -29,6 +29,7 @@ class SeasonTest {
         "seed:x",
         "recorded:a",
         "recorded:a:b",
+        "recorded:a:+999999999-12-31",
         "scenario:",
         "normal:1"
       })

@@ -22,7 +22,6 @@ import wiselarder.core.plan.Doubts;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.store.Lot;
 import wiselarder.core.weather.Climate;
-import wiselarder.core.weather.NormalYear;
 import wiselarder.core.weather.WeatherYear;
 
 /**
@@ -194,7 +193,7 @@ public record YearView(
         haySums(b),
         bands(b, climate),
         frosts(b),
-        weather(b, climate),
+        weather(b),
         sowings(b),
         b.massBalance().error());
   }
@@ -212,9 +211,9 @@ public record YearView(
     return runs;
   }
 
-  private static List<WeatherMonth> weather(YearBalance b, Climate climate) {
+  private static List<WeatherMonth> weather(YearBalance b) {
     WeatherYear now = b.resolved().weather();
-    WeatherYear normal = NormalYear.of(climate, b.year());
+    WeatherYear normal = b.resolved().normal();
     return b.year().monthSpans().stream()
         .map(
             s ->
