@@ -4,6 +4,7 @@
   import Conflict from './history/Conflict.svelte';
   import Keys from './history/Keys.svelte';
   import { KeyReader } from './keys.svelte';
+  import MapScreen from './land/MapScreen.svelte';
   import { open } from './plan.svelte';
   import Textures from './ruler/Textures.svelte';
   import Changes from './screens/Changes.svelte';
@@ -27,6 +28,7 @@
     '/plan/:id': Year,
     '/plan/:id/start': Start,
     '/plan/:id/land': Land,
+    '/plan/:id/map': MapScreen,
     '/plan/:id/herd': Herd,
     '/plan/:id/store': Store,
     '/plan/:id/forages': Forages,

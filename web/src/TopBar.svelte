@@ -9,6 +9,7 @@
   const screens = [
     ['', 'Year'],
     ['/land', 'Land'],
+    ['/map', 'Map'],
     ['/herd', 'Herd'],
     ['/store', 'Store'],
     ['/forages', 'Forages'],

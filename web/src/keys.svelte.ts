@@ -9,6 +9,7 @@ export const KEYS: Key[] = [
   { keys: 'Ctrl Shift Z or Ctrl Y', what: 'Redo it' },
   { keys: 'g then y', what: 'Go to Year' },
   { keys: 'g then l', what: 'Go to Land' },
+  { keys: 'g then m', what: 'Go to Map' },
   { keys: 'g then h', what: 'Go to Herd' },
   { keys: 'g then s', what: 'Go to Store' },
   { keys: 'g then o', what: 'Go to Forages' },
@@ -26,6 +27,7 @@ export const KEYS: Key[] = [
 const PLACES: Record<string, string> = {
   y: '',
   l: '/land',
+  m: '/map',
   h: '/herd',
   s: '/store',
   o: '/forages',

@@ -48,6 +48,11 @@ class OpenPlan {
     return this.trial ? this.view!.year : this.before;
   }
 
+  /** What can stand on a field: the keeper's own first, then the product's. */
+  get forages(): Catalogue['forages'] {
+    return [...(this.view?.ownForages ?? []), ...(this.catalogue?.forages ?? [])];
+  }
+
   get mayPlan(): boolean {
     return this.view?.role === 'OWNER' || this.view?.role === 'PLANNER';
   }

@@ -15,6 +15,7 @@ export type Quantity =
   | 'nutrient'
   | 'water'
   | 'depth'
+  | 'distance'
   | 'pricePerKg'
   | 'temperature'
   | 'degrees'
@@ -82,6 +83,10 @@ const UNITS: Record<Quantity, Record<System, Unit>> = {
   depth: {
     IMPERIAL: { factor: 1 / 2.54, unit: 'in', digits: 0 },
     METRIC: { factor: 1, unit: 'cm', digits: 0 },
+  },
+  distance: {
+    IMPERIAL: { factor: 1 / 0.3048, unit: 'ft', digits: 0 },
+    METRIC: { factor: 1, unit: 'm', digits: 0 },
   },
   pricePerKg: {
     IMPERIAL: { factor: KG_PER_LB, unit: 'a lb', digits: 2 },
@@ -152,12 +157,13 @@ export function amount(si: number, quantity: Quantity, system: System): string {
 
 /** Names the measure an input of the API is in, by the unit at the end of its name. */
 export function quantityOf(field: string): Quantity {
-  if (/(areaHa|deductedHa)$/.test(field)) return 'area';
+  if (/(areaHa|deductedHa|outline)$/.test(field)) return 'area';
   if (/KgPerHaDay$/.test(field)) return 'rate';
   if (/nitrogenKgPerHa$/.test(field)) return 'nutrient';
   if (/KgPerHa$/.test(field)) return 'massPerArea';
   if (/waterMm$/.test(field)) return 'water';
-  if (/depthCm$/.test(field)) return 'depth';
+  if (/(depth|Height)Cm$/.test(field)) return 'depth';
+  if (/(distance|buffer|east|north)M$/.test(field)) return 'distance';
   if (/pricePerKg$/.test(field)) return 'pricePerKg';
   if (/gainKgPerDay$/.test(field)) return 'gain';
   if (/KgPerHeadDay$/.test(field)) return 'perDay';

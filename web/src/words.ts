@@ -185,6 +185,16 @@ const FIELD_NAMES: Record<string, string> = {
   'irrigation.waterMm': 'Water',
   'overlay.amount': 'Change',
   'overlay.dates': 'Dates',
+  'field.outline': 'Shape on the map',
+  'outline.edge': 'Corners',
+  'outline.off': 'Water, hollows and pads in it',
+  'off.bufferM': 'Strip',
+  'lie.slopeDeg': 'Slope',
+  'lie.onlyGroups': 'Who may graze',
+  'pass.whenKgPerHa': 'Cover at which a pass starts',
+  'pass.leaveKgPerHa': 'Cover that a pass leaves',
+  'pass.dates': 'Dates of the passes',
+  'cut.harvestMethodId': 'Made as',
   'field.residualKgPerHa': 'Residual',
   'field.turnInKgPerHa': 'Turn in at',
   'stand.yieldKgPerHa': 'Yearly growth',
@@ -245,12 +255,15 @@ export function memberValue(member: string, value: unknown, system: System): str
   if (value === null || value === undefined || value === '') return 'not stated';
   if (typeof value === 'number') return figure(value, quantityOf(member), system);
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (Array.isArray(value) && value.some((v) => typeof v === 'object')) {
+    return String(value.length);
+  }
   if (Array.isArray(value)) {
     return value
       .map((v) => (typeof v === 'number' ? figure(v, quantityOf(member), system) : String(v)))
       .join(', ');
   }
-  return String(value);
+  return typeof value === 'object' ? 'stated' : String(value);
 }
 
 /** "14.0 to 20.0"; with more decimals where the usual ones show no difference. */
@@ -280,6 +293,8 @@ export function changeText(change: Change): string {
     DRESSING: 'the nitrogen on',
     IRRIGATION: 'the watering of',
     SCENARIO: 'the weather scenario',
+    PASS: 'the passes for light on',
+    FORAGE: 'the own forage',
   }[change.what];
   const verb = { ADDED: 'Adds', REMOVED: 'Removes', CHANGED: 'Changes' }[change.kind];
   return `${verb} ${what} ${change.name}`;
@@ -297,6 +312,18 @@ export function doubtText(doubt: Doubt, system: System): string {
         : `Doubtful: no climate in the tables grows beyond ${usual} in a year. Taken as typed.`;
     case 'DAMP_HAY_HEATS':
       return `Hay this damp heats in a stack and can burn: ${usual} is safe. Ask your adviser before you stack it.`;
+    case 'TOO_STEEP_TO_CUT':
+      return 'Steep for a tractor: cutting or turning across it can roll one over. Ask somebody who knows the slope before you cut.';
+    case 'NEEDS_CONDITIONER':
+      return 'Its stems are thick: without a conditioner they dry badly, and damp hay heats. None is among your machines.';
+    case 'NEEDS_MIXER':
+      return 'Stock leave much of this hay lying unless it is ground or mixed. No mixer is among your machines.';
+    case 'NEEDS_MACHINE':
+      return 'The machine to make it so is not among yours (see Farm).';
+    case 'DRAWN_OTHERWISE':
+      return `The map says ${usual}. Taken as typed.`;
+    case 'LIES_OVER_ANOTHER':
+      return `On the map ${figure(doubt.value, 'area', system)} ${unitOf('area', system)} of it lie over another field.`;
     case 'UNUSUAL':
       return `Unusual: ${usual} is usual. Taken as typed.`;
   }

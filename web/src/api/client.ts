@@ -21,6 +21,21 @@ export type Overlay = Schemas['Overlay'];
 export type SowingOutcome = Schemas['SowingOutcome'];
 export type WeatherRecord = Schemas['RecordView'];
 export type WeatherRead = Schemas['WeatherRead'];
+export type Lie = Schemas['Lie'];
+export type Outline = Schemas['Outline'];
+export type Point = Schemas['Point'];
+export type Off = Schemas['Off'];
+export type Measured = Schemas['MeasuredView'];
+export type MapPreview = Schemas['MapPreview'];
+export type LetGrow = Schemas['LetGrowView'];
+export type Fitting = Schemas['FittingView'];
+export type Readings = Schemas['Readings'];
+export type Cover = Schemas['CoverMeasure'];
+export type LightPass = Schemas['LightPass'];
+export type OwnForage = Schemas['OwnForage'];
+export type Figures = Schemas['Figures'];
+export type CompareRequest = Schemas['CompareRequest'];
+export type StandReturn = Schemas['ReturnView'];
 export type Settings = Schemas['Settings'];
 export type Edit = Schemas['Edit'];
 export type Gap = Schemas['Gap'];
@@ -178,6 +193,25 @@ export const api = {
   addWeather: (id: string, name: string, text: string) =>
     csv<WeatherRead>(`/plans/${id}/weather?${query({ name })}`, text),
   removeWeather: (id: string, record: string) => remove(`/plans/${id}/weather/${record}`),
+
+  measure: (id: string, outline: Outline) => post<Measured>(`/plans/${id}/measure`, outline),
+  letGrow: (id: string, fieldId: string, from: string, harvestMethodId: string) =>
+    get<LetGrow>(inSeason(`/plans/${id}/let-grow?${query({ fieldId, from, harvestMethodId })}`)),
+  fitting: (id: string, sowOn: string, irrigated: boolean, forHay: boolean) =>
+    get<Fitting[]>(
+      `/plans/${id}/fitting?` +
+        query({ sowOn, irrigated: String(irrigated), forHay: String(forHay) }),
+    ),
+  cover: (id: string, readings: Readings) => post<Cover>(`/plans/${id}/cover`, readings),
+  compare: (id: string, request: CompareRequest) =>
+    post<StandReturn[]>(`/plans/${id}/compare`, request),
+  previewMap: (id: string, forageId: string, text: string) =>
+    file<MapPreview>(`/plans/${id}/map/preview?${query({ forageId })}`, text),
+  takeMap: (id: string, revision: number, forageId: string, text: string) =>
+    file<PlanView>(
+      inSeason(`/plans/${id}/map?${query({ revision: String(revision), forageId })}`),
+      text,
+    ),
 
   previewFarm: (text: string) => file<FilePreview>('/farms/file/preview', text),
   makeFarmOf: (text: string) => file<{ farm: string; plan: string }>('/farms/file', text),

@@ -3,7 +3,8 @@
   import { shortDate } from '../dates';
   import { freshId, open } from '../plan.svelte';
   import { amount } from '../units';
-  import { plural } from '../words';
+  import { stageWord } from '../land/words';
+  import { doubtText, plural } from '../words';
   import Choice from './Choice.svelte';
   import DateField from './DateField.svelte';
   import NumberField from './NumberField.svelte';
@@ -14,10 +15,66 @@
   const cuts = $derived(view.plan.cuts.filter((c) => c.fieldId === field.id));
   const losses = (stage: string) => open.catalogue!.losses.filter((l) => l.stage === stage);
   let date = $state<string | null>(null);
+  /** What a cut can become: how it is made and kept, what one of it weighs and how dry it is. */
+  const KINDS = [
+    {
+      id: 'hay',
+      name: 'Hay, round bales',
+      unitName: 'round bale',
+      kg: 365,
+      dm: 0.87,
+      harvest: 'h_hay_conditioned_grass',
+      storage: 's_barn',
+      feeding: 'f_ring_open',
+    },
+    {
+      id: 'haylage',
+      name: 'Haylage, wrapped bales',
+      unitName: 'wrapped bale',
+      kg: 550,
+      dm: 0.5,
+      harvest: 'h_haylage',
+      storage: 's_wrapped_sound',
+      feeding: 'f_ring_open',
+    },
+    {
+      id: 'silage',
+      name: 'Silage, in a clamp',
+      unitName: 'cubic metre',
+      kg: 680,
+      dm: 0.32,
+      harvest: 'h_silage_wilted',
+      storage: 's_clamp_sealed',
+      feeding: 'f_bunk',
+    },
+  ];
+  let kindId = $state('hay');
+  const kind = $derived(KINDS.find((k) => k.id === kindId)!);
   let weightKg = $state(365);
+  let dmShare = $state(0.87);
   let harvest = $state('h_hay_conditioned_grass');
   let storage = $state('s_barn');
   let feeding = $state('f_ring_open');
+  let draftLot = $state('');
+  const tried = $derived(open.trial?.lots.find((l) => l.id === draftLot));
+  const worthText = (l: {
+    proteinPct: number | null;
+    tdnPct: number | null;
+    ripeness: number | null;
+  }) =>
+    l.tdnPct === null || l.ripeness === null
+      ? ''
+      : `, cut ${stageWord(l.ripeness)}: ${l.proteinPct?.toFixed(0)}% protein, ${l.tdnPct.toFixed(0)}% TDN`;
+
+  function setKind(id: string) {
+    kindId = id;
+    weightKg = kind.kg;
+    dmShare = kind.dm;
+    harvest = kind.harvest;
+    storage = kind.storage;
+    feeding = kind.feeding;
+    tryOut();
+  }
 
   function edit(): Edit {
     const lots = [
@@ -25,6 +82,10 @@
       ...view.plan.cuts.map((c) => c.lot),
       ...view.plan.purchases.map((p) => p.lot),
     ];
+    draftLot ||= freshId(
+      `${kindId}-${field.id}`,
+      lots.map((l) => l.id),
+    );
     return {
       putCut: {
         id: freshId(
@@ -35,15 +96,12 @@
         date: date!,
         harvestMethodId: harvest,
         lot: {
-          id: freshId(
-            `hay-${field.id}`,
-            lots.map((l) => l.id),
-          ),
+          id: draftLot,
           name: `${field.name}, ${shortDate(date!)}`,
-          unitName: 'round bale',
+          unitName: kind.unitName,
           units: 0,
           kgPerUnitAsFed: weightKg,
-          dmShare: 0.87,
+          dmShare,
           storageMethodId: storage,
           feedingMethodId: feeding,
           pricePerTonneAsFed: null,
@@ -56,18 +114,23 @@
     if (date) open.tryOut([edit()]);
   }
   async function cut() {
-    if (await open.edit([edit()])) date = null;
+    if (await open.edit([edit()])) {
+      date = null;
+      draftLot = '';
+    }
   }
 </script>
 
 <section class="part" aria-label="Cut for hay">
-  <h2>Cut for hay</h2>
+  <h2>Cut for hay, haylage or silage</h2>
   {#each cuts as c (c.id)}
     {@const lot = view.year.lots.find((l) => l.id === c.lot.id)}
     {@const units = lot ? Math.max(...lot.units) : 0}
     <p class="row">
       {shortDate(c.date)}: {units}
-      {plural(c.lot.unitName, units)} of {amount(c.lot.kgPerUnitAsFed, 'weight', open.system)}
+      {plural(c.lot.unitName, units)} of {amount(c.lot.kgPerUnitAsFed, 'weight', open.system)}{lot
+        ? worthText(lot)
+        : ''}
       <button class="btn plain" onclick={() => open.edit([{ removeCut: c.id }])}>Take back</button>
     </p>
   {/each}
@@ -80,8 +143,20 @@
         tryOut();
       }}
     />
+    <Choice label="For" value={kindId} options={KINDS} onchange={setKind} />
     <NumberField
-      label="Bale weight"
+      label="Dry matter"
+      name="lot.dmShare"
+      quantity="share"
+      value={dmShare}
+      onchange={(v) => {
+        if (v) dmShare = v;
+        tryOut();
+      }}
+    />
+    <NumberField
+      label="Weight of one"
+      name="lot.kgPerUnitAsFed"
       quantity="weight"
       value={weightKg}
       onchange={(v) => {
@@ -93,6 +168,10 @@
       label="Made as"
       value={harvest}
       options={losses('HARVEST')}
+      hint={open.year.doubts
+        .filter((d) => d.subjectId === field.id && d.field === 'cut.harvestMethodId')
+        .map((d) => doubtText(d, open.system))
+        .join(' ')}
       onchange={(v) => {
         harvest = v;
         tryOut();
@@ -118,8 +197,17 @@
     />
     <button class="btn plain" disabled={!date} onclick={cut}>Cut it</button>
   </div>
+  {#if tried}
+    {@const most = Math.max(...tried.units)}
+    <p class="tells" role="status" data-testid="cut-tried">
+      {most}
+      {plural(kind.unitName, most)}{worthText(tried)}.
+    </p>
+  {/if}
   <p class="quiet fine">
-    Hay stored damp can heat and burn: check moisture before stacking, and ask your adviser.
+    Protein and energy are those of what stands that day, less what the way of making loses; a test
+    says more. Hay stored damp can heat and burn: check moisture before stacking, and ask your
+    adviser.
   </p>
 </section>
 

@@ -5,9 +5,11 @@
   import { amount, rounded } from '../units';
   import { about } from './said';
   import Choice from './Choice.svelte';
+  import CoverForm from './CoverForm.svelte';
   import DateField from './DateField.svelte';
   import type { Draft } from './draft.svelte';
   import GrowthRates from './GrowthRates.svelte';
+  import LieForm from './LieForm.svelte';
   import NumberField from './NumberField.svelte';
   import TextField from './TextField.svelte';
 
@@ -16,7 +18,7 @@
   about(() => draft.item?.id ?? '');
   const field = $derived(draft.item!);
   const stand = $derived(field.stand);
-  const forage = $derived(open.catalogue!.forages.find((f) => f.id === stand.forageId)!);
+  const forage = $derived(open.forages.find((f) => f.id === stand.forageId)!);
   const curve = $derived(forage.curves[open.view!.farm.climateId] ?? null);
   const growth = $derived(
     stand.monthlyKgPerHaDay ? 'rates' : stand.yieldKgPerHa !== null ? 'yield' : 'climate',
@@ -47,7 +49,7 @@
     draft.set('stand', { ...field.stand, ...change });
   }
   function setForage(forageId: string) {
-    const next = open.catalogue!.forages.find((f) => f.id === forageId)!;
+    const next = open.forages.find((f) => f.id === forageId)!;
     const has = next.cropResidue || next.fallow || next.curves[open.view!.farm.climateId];
     setStand({
       forageId,
@@ -95,7 +97,10 @@
   <Choice
     label="Stand"
     value={stand.forageId}
-    options={open.catalogue!.forages.map((f) => ({ id: f.id, name: f.name }))}
+    options={open.forages.map((f) => ({
+      id: f.id,
+      name: f.name + (f.id.startsWith('own-') ? ' (my own)' : ''),
+    }))}
     onchange={setForage}
   />
   <Choice
@@ -209,6 +214,11 @@
     onchange={(v) => setStand({ toExclusive: v ? endAfter(v) : null })}
   />
 </div>
+<CoverForm
+  forageId={stand.forageId}
+  onmeasured={(kg) => setStand({ openingCoverKgPerHa: Math.round(kg) })}
+/>
+<LieForm {draft} />
 <div class="grid">
   <Choice
     label="Soil"

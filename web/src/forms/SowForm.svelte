@@ -1,7 +1,8 @@
 <script lang="ts">
-  import type { Edit, Field, Sowing } from '../api/client';
+  import { api, type Edit, type Field, type Fitting, type Sowing } from '../api/client';
   import { dayOf, isoOf } from '../dates';
   import { freshId, open } from '../plan.svelte';
+  import { againstText } from '../land/words';
   import { amount } from '../units';
   import { sowingOutcome, sowingText } from '../words';
   import Choice from './Choice.svelte';
@@ -11,7 +12,7 @@
   let { field }: { field: Field } = $props();
 
   const view = $derived(open.view!);
-  const crops = $derived(open.catalogue!.forages.filter((f) => f.sownYearly));
+  const crops = $derived(open.forages.filter((f) => f.sownYearly));
   const nameOf = (id: string) => (crops.find((c) => c.id === id)?.name ?? id).toLowerCase();
   const mine = $derived(view.plan.sowings.filter((s) => s.fieldId === field.id));
   const WAYS = [
@@ -27,6 +28,25 @@
   let yieldKg = $state<number | null>(null);
   let seed = $state(1);
   let endsOn = $state<string | null>(null);
+
+  let forHay = $state(false);
+  let onlyFitting = $state(false);
+  let fitting = $state<Fitting[]>([]);
+  const against = $derived(new Map(fitting.map((f) => [f.forageId, f.against])));
+  const irrigated = $derived(view.plan.irrigations.some((i) => i.fieldId === field.id));
+  const offered = $derived(
+    crops
+      .filter((c) => !onlyFitting || c.id === crop || !against.get(c.id)?.length)
+      .map((c) => ({
+        id: c.id,
+        name: c.name + (against.get(c.id)?.length ? ` (${againstText(against.get(c.id)!)})` : ''),
+      })),
+  );
+  $effect(() => {
+    const asked = [view.id, sowOn ?? usual, irrigated, forHay] as const;
+    void view.revision;
+    void api.fitting(...asked).then((f) => (fitting = f));
+  });
 
   const chosen = $derived(crops.find((c) => c.id === crop)!);
   /** The crop's usual day of sowing here, the first one in the plan. */
@@ -88,7 +108,7 @@
     <Choice
       label="Crop"
       value={crop}
-      options={crops}
+      options={offered}
       onchange={(v) => {
         crop = v;
         sowOn = null;
@@ -147,6 +167,20 @@
     />
     <button class="btn plain" onclick={sow}>Sow it</button>
   </div>
+  <div class="checks">
+    <label
+      ><input type="checkbox" class="checkbox" bind:checked={onlyFitting} /> Offer only what fits the
+      day, the climate and the machines</label
+    >
+    <label
+      ><input type="checkbox" class="checkbox" bind:checked={forHay} /> Hay is to be made of it</label
+    >
+  </div>
+  {#if against.get(crop)?.length}
+    <p class="tells" data-testid="against">
+      Against {chosen.name.toLowerCase()}: {againstText(against.get(crop)!)}.
+    </p>
+  {/if}
   {#if tried}
     <p class="tells" role="status" data-testid="sowing-tried">
       {sowingOutcome(tried, open.year.start, open.system)}
@@ -160,6 +194,18 @@
 </section>
 
 <style>
+  .checks {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.3rem 1.5rem;
+    margin-top: 0.5rem;
+  }
+  .checks label {
+    display: flex;
+    gap: 0.5rem;
+    align-items: center;
+    min-height: 2.2rem;
+  }
   .row {
     display: flex;
     justify-content: space-between;

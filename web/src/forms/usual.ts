@@ -66,6 +66,18 @@ export function usualField(id: string, name: string, forageId: string, areaHa: n
     note: '',
     soil: null,
     deductedHa: null,
+    lie: {
+      slopeDeg: null,
+      water: 'NOT_SAID',
+      access: 'ANY_WEATHER',
+      exposure: 'ORDINARY',
+      shade: false,
+      distanceM: null,
+      onlyGroups: [],
+      formerly: '',
+      soilTest: null,
+    },
+    outline: null,
   };
 }
 
@@ -158,6 +170,6 @@ const COMMON = [
 ];
 
 export function firstForage(climateId: string): string {
-  const grown = open.catalogue!.forages.filter((f) => f.curves[climateId]).map((f) => f.id);
+  const grown = open.forages.filter((f) => f.curves[climateId]).map((f) => f.id);
   return COMMON.find((id) => grown.includes(id)) ?? grown[0];
 }

@@ -8,7 +8,7 @@
 
   const farm = $derived(open.view!.farm);
   const plan = $derived(open.view!.plan);
-  const forages = $derived(new Map(open.catalogue!.forages.map((f) => [f.id, f.name])));
+  const forages = $derived(new Map(open.forages.map((f) => [f.id, f.name])));
   const lanes = $derived(
     farm.fields.flatMap((field) => {
       const result = year.fields.find((f) => f.id === field.id);

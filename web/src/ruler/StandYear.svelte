@@ -47,6 +47,15 @@
     { name: 'Soil water, %', of: (d: number) => String(result!.waterPercent[d]) },
     { name: 'Protein of it, %', of: (d: number) => percent(result!.proteinPercent[d]) },
     { name: 'TDN of it, %', of: (d: number) => percent(result!.tdnPercent[d]) },
+    ...(result!.breakHa.length
+      ? [
+          {
+            name: `Break a day, ${unitOf('area', open.system)}`,
+            of: (d: number) =>
+              result!.breakHa[d] > 0 ? figure(result!.breakHa[d], 'area', open.system) : '',
+          },
+        ]
+      : []),
   ]);
   const summary = $derived(
     result

@@ -12,6 +12,14 @@
   import Plans from './Plans.svelte';
   import MiniYear from '../ruler/MiniYear.svelte';
 
+  const MACHINES: { id: NonNullable<Settings['machines']>[number]; name: string }[] = [
+    { id: 'MOWER_CONDITIONER', name: 'Mower with conditioner, for thick stems' },
+    { id: 'WRAPPER', name: 'Bale wrapper' },
+    { id: 'FORAGE_HARVESTER', name: 'Forage harvester, for a clamp' },
+    { id: 'MIXER', name: 'Grinder or mixer for coarse hay' },
+    { id: 'SOD_DRILL', name: 'Drill that sows into sod' },
+  ];
+
   interface Setting extends Settings {
     id: string;
     start: string;
@@ -28,6 +36,8 @@
           units: s.units,
           currency: s.currency,
           audKg: s.audKg,
+          machines: s.machines,
+          grid: s.grid,
         },
       },
       { setYear: { start: s.start, months: s.months } },
@@ -59,6 +69,8 @@
       units: farm.units,
       currency: farm.currency,
       audKg: farm.audKg,
+      machines: farm.machines,
+      grid: farm.grid,
       start: plan.year.start,
       months: plan.year.months,
       planName: plan.name,
@@ -127,6 +139,36 @@
         onchange={(v) => v !== null && draft.set('months', Math.round(v))}
       />
     </div>
+    <fieldset>
+      <legend>Machines that can be used, your own or hired</legend>
+      <label class="check"
+        ><input
+          type="checkbox"
+          class="checkbox"
+          checked={s.machines === null}
+          onchange={(e) => draft.set('machines', e.currentTarget.checked ? null : [])}
+        /> Not said: nothing is held against it</label
+      >
+      {#if s.machines}
+        {#each MACHINES as m (m.id)}
+          <label class="check"
+            ><input
+              type="checkbox"
+              class="checkbox"
+              checked={s.machines.includes(m.id)}
+              onchange={(e) =>
+                draft.set(
+                  'machines',
+                  e.currentTarget.checked
+                    ? [...s.machines!, m.id]
+                    : s.machines!.filter((x) => x !== m.id),
+                )}
+            />
+            {m.name}</label
+          >
+        {/each}
+      {/if}
+    </fieldset>
     <label class="note"
       ><span>Note</span><textarea
         class="input"
@@ -157,6 +199,18 @@
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(13rem, 1fr));
     gap: 0.75rem;
+  }
+  fieldset {
+    margin-top: 0.75rem;
+  }
+  legend {
+    font-size: 13px;
+  }
+  .check {
+    display: flex;
+    gap: 0.5rem;
+    align-items: center;
+    min-height: 2rem;
   }
   .note {
     display: block;

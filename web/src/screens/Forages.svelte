@@ -1,16 +1,18 @@
 <script lang="ts">
-  import type { Catalogue } from '../api/client';
+  import type { Catalogue, OwnForage } from '../api/client';
   import { MONTH_NAMES } from '../dates';
   import GrowthRates from '../forms/GrowthRates.svelte';
   import ItemList from '../forms/ItemList.svelte';
-  import { open } from '../plan.svelte';
+  import OwnForageForm, { noFigures } from '../forms/OwnForageForm.svelte';
+  import { freshId, open } from '../plan.svelte';
   import { amount, figure, unitOf, type Quantity } from '../units';
+  import CompareStands from './CompareStands.svelte';
 
   type Forage = Catalogue['forages'][number];
 
   const climateId = $derived(open.view!.farm.climateId);
   const climate = $derived(open.catalogue!.climates.find((c) => c.id === climateId)!);
-  const forages = $derived(open.catalogue!.forages.filter((f) => !f.fallow));
+  const forages = $derived(open.forages.filter((f) => !f.fallow));
   let sought = $state('');
   let onlyHere = $state(false);
   const shown = $derived(
@@ -33,10 +35,32 @@
         : f.curves[climateId]
           ? figure(annual(f.curves[climateId]), 'massPerArea', open.system)
           : '',
-      note: GROUPS[f.rules.group] ?? f.rules.group.replaceAll('_', ' '),
+      note: f.id.startsWith('own-')
+        ? 'My own'
+        : (GROUPS[f.rules.group] ?? f.rules.group.replaceAll('_', ' ')),
       doubtful: false,
     })),
   );
+
+  let own = $state<OwnForage | null>(null);
+  const mine = $derived(open.view!.farm.forages.find((f) => f.id === chosen?.id));
+  const nameOf = (id: string) => (open.forages.find((f) => f.id === id)?.name ?? id).toLowerCase();
+  const total = (f: OwnForage) => f.parts.reduce((sum, p) => sum + p.share, 0);
+
+  /** A copy of one forage, to change its figures or to mix others in. */
+  function begin(ids: string[]) {
+    const name = `My ${nameOf(ids[0])}`;
+    own = {
+      id: freshId(
+        `own-${ids[0].replaceAll('_', '-')}`,
+        open.view!.farm.forages.map((f) => f.id),
+      ),
+      name: name.slice(0, 60),
+      parts: ids.map((forageId) => ({ forageId, share: 1 })),
+      figures: noFigures(),
+      note: '',
+    };
+  }
 
   const GROUPS: Record<string, string> = {
     cool_perennial_grass: 'Cool-season perennial grass',
@@ -129,6 +153,14 @@
         'Under snow or ice',
         { NONE: 'does not go down', LOW: 'goes down a little', HIGH: 'goes down' }[r.lodging],
       ],
+      ...(r.learnedAs
+        ? ([
+            [
+              'Stock learn it',
+              `over days; in the end at most ${Math.round(r.mostShareCattle * 100)}% of the diet for cattle, ${Math.round(r.mostShareSheep * 100)}% for sheep and goats`,
+            ],
+          ] as [string, string][])
+        : []),
       ['Nitrogen', r.fixesNitrogen ? 'feeds itself, or in part' : 'needs it from soil or bag'],
       ['Common uses', r.uses.join(', ')],
       ...(chosen.sownYearly
@@ -143,6 +175,15 @@
 
 <div class="editor">
   <div>
+    {#if open.mayPlan}
+      <div class="acts">
+        <button
+          class="btn plain"
+          disabled={!chosen || chosen.id.startsWith('own-')}
+          onclick={() => begin(chosen ? [chosen.id] : [])}>Copy to my own</button
+        >
+      </div>
+    {/if}
     <div class="seek">
       <label class="field"
         ><span>Find</span><input class="input" bind:value={sought} type="search" /></label
@@ -158,66 +199,94 @@
       onchoose={(id) => (chosenId = id)}
     />
   </div>
-  {#if chosen}
-    <section class="panel form" aria-labelledby="forage-name">
-      <h2 id="forage-name" class="name">{chosen.name}</h2>
-      {#if chosen.rules.note}<p>{chosen.rules.note}</p>{/if}
-      {#if chosen.prussicAcid || chosen.toxicEndophyte}
-        <p class="caution">
-          {chosen.prussicAcid
-            ? 'It can hold prussic acid: around frost, on regrowth, in drought. '
-            : ''}
-          {chosen.toxicEndophyte ? 'It carries the toxic endophyte. ' : ''}Ask your veterinarian or
-          adviser.
-        </p>
-      {/if}
-      {#if chosen.curves[climateId]}
-        <h3>Growth in {climate.name}</h3>
-        <GrowthRates rates={chosen.curves[climateId]} editable={false} onchange={() => {}} />
-      {:else if chosen.sownYearly}
-        <p>
-          Sown each time: its growth comes from weather, soil water and the day it is sown. Sow it
-          under Land.
-        </p>
-      {:else if !chosen.cropResidue}
-        <p>The tables hold no growth for it in {climate.name}: it is rarely grown there.</p>
-      {/if}
-      <h3>Rules</h3>
-      <dl>
-        {#each rows as [name, value] (name)}
-          <dt>{name}</dt>
-          <dd>{value}</dd>
-        {/each}
-      </dl>
-      <h3>Feed value by stage</h3>
-      <table>
-        <thead>
-          <tr
-            ><th scope="col">Stage</th><th scope="col">Protein, %</th><th scope="col">TDN, %</th><th
-              scope="col">Fibre (NDF), %</th
-            ></tr
-          >
-        </thead>
-        <tbody>
-          {#each chosen.worth as w (w.stage)}
-            <tr
-              ><th scope="row">{w.stage}</th><td>{w.proteinPct.toFixed(0)}</td><td
-                >{w.tdnPct.toFixed(0)}</td
-              ><td>{w.fibrePct.toFixed(0)}</td></tr
-            >
+  <div>
+    {#if own}
+      <OwnForageForm bind:own onsaved={(id) => (chosenId = id)} />
+    {/if}
+    {#if chosen}
+      <section class="panel form" aria-labelledby="forage-name">
+        <h2 id="forage-name" class="name">{chosen.name}</h2>
+        {#if mine}
+          <p data-testid="own-made-of">
+            My own, of {mine.parts
+              .map((p) => `${Math.round((100 * p.share) / total(mine))}% ${nameOf(p.forageId)}`)
+              .join(', ')}. Figures that are not mine are the mean of the product's by share.
+          </p>
+          {#if open.mayPlan}
+            <div class="acts">
+              <button
+                class="btn plain"
+                onclick={() => (own = structuredClone($state.snapshot(mine)))}>Change it</button
+              >
+              <button class="btn plain" onclick={() => open.edit([{ removeForage: mine.id }])}
+                >Remove it</button
+              >
+            </div>
+          {/if}
+        {/if}
+        {#if chosen.rules.note}<p>{chosen.rules.note}</p>{/if}
+        {#if chosen.prussicAcid || chosen.toxicEndophyte}
+          <p class="caution">
+            {chosen.prussicAcid
+              ? 'It can hold prussic acid: around frost, on regrowth, in drought. '
+              : ''}
+            {chosen.toxicEndophyte ? 'It carries the toxic endophyte. ' : ''}Ask your veterinarian
+            or adviser.
+          </p>
+        {/if}
+        {#if chosen.curves[climateId]}
+          <h3>Growth in {climate.name}</h3>
+          <GrowthRates rates={chosen.curves[climateId]} editable={false} onchange={() => {}} />
+        {:else if chosen.sownYearly}
+          <p>
+            Sown each time: its growth comes from weather, soil water and the day it is sown. Sow it
+            under Land.
+          </p>
+        {:else if !chosen.cropResidue}
+          <p>The tables hold no growth for it in {climate.name}: it is rarely grown there.</p>
+        {/if}
+        <h3>Rules</h3>
+        <dl>
+          {#each rows as [name, value] (name)}
+            <dt>{name}</dt>
+            <dd>{value}</dd>
           {/each}
-        </tbody>
-      </table>
-      <p class="quiet">
-        Product defaults from general agronomy, none measured on a farm: heights to a fifth, masses
-        and yields to a quarter, mass by height to two fifths, protein to 3 points, TDN to 4. What
-        you state on a field wins. The model's notes list every source and limit.
-      </p>
-    </section>
-  {/if}
+        </dl>
+        <h3>Feed value by stage</h3>
+        <table>
+          <thead>
+            <tr
+              ><th scope="col">Stage</th><th scope="col">Protein, %</th><th scope="col">TDN, %</th
+              ><th scope="col">Fibre (NDF), %</th></tr
+            >
+          </thead>
+          <tbody>
+            {#each chosen.worth as w (w.stage)}
+              <tr
+                ><th scope="row">{w.stage}</th><td>{w.proteinPct.toFixed(0)}</td><td
+                  >{w.tdnPct.toFixed(0)}</td
+                ><td>{w.fibrePct.toFixed(0)}</td></tr
+              >
+            {/each}
+          </tbody>
+        </table>
+        <p class="quiet">
+          Product defaults from general agronomy, none measured on a farm: heights to a fifth,
+          masses and yields to a quarter, mass by height to two fifths, protein to 3 points, TDN to
+          4. What you state on a field wins. The model's notes list every source and limit.
+        </p>
+      </section>
+    {/if}
+    <CompareStands first={chosen?.id ?? ''} />
+  </div>
 </div>
 
 <style>
+  .acts {
+    display: flex;
+    gap: 0.5rem;
+    margin-bottom: 0.5rem;
+  }
   .seek {
     display: flex;
     gap: 0.75rem;

@@ -6,10 +6,13 @@
   import { Draft } from '../forms/draft.svelte';
   import FieldForm from '../forms/FieldForm.svelte';
   import ItemList from '../forms/ItemList.svelte';
+  import LetGrowForm from '../forms/LetGrowForm.svelte';
+  import PassForm from '../forms/PassForm.svelte';
   import SaveBar from '../forms/SaveBar.svelte';
   import ShutForm from '../forms/ShutForm.svelte';
   import SowForm from '../forms/SowForm.svelte';
   import { firstForage, usualField } from '../forms/usual';
+  import LandMap from '../land/LandMap.svelte';
   import { freshId, open } from '../plan.svelte';
   import MiniYear from '../ruler/MiniYear.svelte';
   import StandYear from '../ruler/StandYear.svelte';
@@ -20,12 +23,12 @@
     (id) => fields.find((f) => f.id === id) ?? fields[0] ?? null,
   );
   const fields = $derived(open.view!.farm.fields);
-  const forages = $derived(new Map(open.catalogue!.forages.map((f) => [f.id, f])));
+  const forages = $derived(new Map(open.forages.map((f) => [f.id, f])));
   const items = $derived(
     fields.map((f) => ({
       id: f.id,
       name: f.name,
-      figure: amount(f.areaHa, 'area', open.system),
+      figure: amount(f.areaHa - (f.deductedHa ?? 0), 'area', open.system),
       note: forages.get(f.stand.forageId)?.name ?? f.stand.forageId,
       doubtful: open.view!.year.doubts.some((d) => d.subjectId === f.id),
     })),
@@ -56,6 +59,9 @@
 </script>
 
 <MiniYear />
+{#if fields.some((f) => f.outline)}
+  <LandMap chosenId={draft.item?.id ?? null} onchoose={choose} />
+{/if}
 <div class="editor">
   <ItemList
     title="Land"
@@ -64,6 +70,7 @@
     onchoose={choose}
     addLabel="Add field"
     onadd={add}
+    elsewhere={{ label: 'Map', href: `#/plan/${open.view!.id}/map` }}
   />
   {#if draft.item}
     <section aria-label="Field" class="panel form">
@@ -78,8 +85,10 @@
       {#if known && !draft.changed}
         <StandYear field={draft.item} />
         <SowForm field={draft.item} />
+        <LetGrowForm field={draft.item} />
         <ShutForm field={draft.item} />
         {#if draft.item.hayable}<CutForm field={draft.item} />{/if}
+        <PassForm field={draft.item} />
         <DressForm field={draft.item} />
       {/if}
     </section>

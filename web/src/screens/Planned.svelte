@@ -1,13 +1,13 @@
 <script lang="ts">
   import { lastDay, shortDate } from '../dates';
+  import { passText } from '../land/words';
   import { open } from '../plan.svelte';
   import { amount } from '../units';
   import { plural, sowingText } from '../words';
 
   const plan = $derived(open.view!.plan);
   const farm = $derived(open.view!.farm);
-  const crop = (id: string) =>
-    (open.catalogue!.forages.find((f) => f.id === id)?.name ?? id).toLowerCase();
+  const crop = (id: string) => (open.forages.find((f) => f.id === id)?.name ?? id).toLowerCase();
   const field = (id: string) => farm.fields.find((f) => f.id === id)?.name ?? id;
 </script>
 
@@ -43,7 +43,7 @@
     {/each}
     {#each plan.cuts as c (c.id)}
       <li>
-        <span>Cut {field(c.fieldId)} for hay on {shortDate(c.date)}</span>
+        <span>Cut {field(c.fieldId)} on {shortDate(c.date)}, {c.lot.unitName}s</span>
         <button class="btn plain" onclick={() => open.edit([{ removeCut: c.id }])}
           >Take back<span class="visually-hidden"> cutting {field(c.fieldId)}</span></button
         >
@@ -81,7 +81,20 @@
         >
       </li>
     {/each}
-    {#if plan.closings.length + plan.purchases.length + plan.cuts.length + plan.sowings.length + plan.dressings.length + plan.irrigations.length === 0}
+    {#each plan.passes as p (p.id)}
+      {@const made = open.year.passes.find((x) => x.passId === p.id)}
+      <li>
+        <span
+          >Light passes on {field(p.fieldId)} from {shortDate(p.fromInclusive)} to {shortDate(
+            lastDay(p.toExclusive),
+          )}{made ? `: ${passText(made, open.system)}` : ''}</span
+        >
+        <button class="btn plain" onclick={() => open.edit([{ removePass: p.id }])}
+          >Take back<span class="visually-hidden"> passes on {field(p.fieldId)}</span></button
+        >
+      </li>
+    {/each}
+    {#if plan.closings.length + plan.purchases.length + plan.cuts.length + plan.sowings.length + plan.dressings.length + plan.irrigations.length + plan.passes.length === 0}
       <li>Nothing yet: no field is shut or sown, no hay cut or bought.</li>
     {/if}
   </ul>

@@ -28,7 +28,7 @@ class ArchitectureTest {
           Map.entry("calendar", Set.of("quantity")),
           Map.entry("weather", Set.of("quantity", "calendar", "reference")),
           Map.entry("forage", Set.of("quantity", "calendar", "reference", "weather")),
-          Map.entry("land", Set.of("quantity", "calendar", "weather", "forage")),
+          Map.entry("land", Set.of("quantity", "calendar", "reference", "weather", "forage")),
           Map.entry("herd", Set.of("quantity", "calendar", "reference")),
           Map.entry("store", Set.of("quantity", "reference")),
           Map.entry(
@@ -49,6 +49,7 @@ class ArchitectureTest {
                   "plan",
                   "land",
                   "store",
+                  "herd",
                   "caution",
                   "calendar",
                   "weather",

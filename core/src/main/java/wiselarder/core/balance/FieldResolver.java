@@ -16,6 +16,7 @@ import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.GrowthCurve;
 import wiselarder.core.forage.SwardRules;
 import wiselarder.core.land.Field;
+import wiselarder.core.land.Lie;
 import wiselarder.core.land.Soil;
 import wiselarder.core.land.SoilWater;
 import wiselarder.core.plan.Catalogue;
@@ -75,6 +76,7 @@ final class FieldResolver {
     }
     stands.subList(1, stands.size()).sort(Comparator.comparingInt((StandPlan s) -> s.crop.sowDay));
     f.stands = stands.toArray(StandPlan[]::new);
+    f.learned = stands.stream().anyMatch(s -> s.feed >= 0);
     double root = 0;
     for (StandPlan s : f.stands) {
       root = Math.max(root, rootCm(s.forage));
@@ -131,18 +133,32 @@ final class FieldResolver {
     s.extinction = SwardRules.extinction(s.entry);
     s.referenceLight = SwardRules.lightCaught(s.extinction, (s.base + s.entry) / 2);
     s.safe =
-        Cautions.isSorghum(forage.id())
-            ? forage.massAtHeightKgPerHa(forage.prussicMinHeightCm())
-            : 0;
+        Cautions.isSorghum(forage) ? forage.massAtHeightKgPerHa(forage.prussicMinHeightCm()) : 0;
     s.utilization = field.utilizationFor(forage);
     s.stockUtilization = Math.max(s.utilization, forage.utilizationStrip());
     s.senescencePerDay = forage.senescencePerDay();
     s.lossPerDay = SwardRules.lossPerDay(forage.standingLossPerMonth());
-    s.lodged = SwardRules.lodgedShare(forage.lodging());
+    s.lodged = lodged(forage, field.lie().exposure());
+    s.feed = plan.feeds.indexOf(forage.learnedAs());
+    s.mostShareCattle = forage.mostShareCattle();
+    s.mostShareSheep = forage.mostShareSheep();
     s.droughtHold = Double.isNaN(forage.droughtHold()) ? 0.5 : forage.droughtHold();
     s.hardy = forage.frostResponse() == Forage.FrostResponse.HARDY;
     return s;
   }
+
+  /** What goes down under heavy snow: more where the wind drives it. Assumption. */
+  private static double lodged(Forage forage, Lie.Exposure exposure) {
+    double share = SwardRules.lodgedShare(forage.lodging());
+    return switch (exposure) {
+      case SHELTERED -> share * SHELTERED_LODGES;
+      case ORDINARY -> share;
+      case EXPOSED -> Math.min(1, share * EXPOSED_LODGES);
+    };
+  }
+
+  private static final double SHELTERED_LODGES = 0.6;
+  private static final double EXPOSED_LODGES = 1.4;
 
   private StandPlan sown(Field field, Sowing sowing, int number) {
     Forage forage = catalogue.forage(sowing.forageId());
@@ -252,6 +268,7 @@ final class FieldResolver {
   private void dates(FieldPlan f) {
     String id = f.field.id();
     f.shut = new boolean[plan.days];
+    f.held = new boolean[plan.days];
     f.reopens = new boolean[plan.days];
     for (Closing closing : plan.stated.plan().closings()) {
       if (closing.fieldId().equals(id)) {
@@ -263,7 +280,7 @@ final class FieldResolver {
         continue;
       }
       if (caution.blocks()) {
-        Arrays.fill(f.shut, caution.fromDay(), Math.min(plan.days, caution.toDay()), true);
+        Arrays.fill(f.held, caution.fromDay(), Math.min(plan.days, caution.toDay()), true);
       }
       if (caution.hazard().id().equals(Cautions.FROST_ON_SORGHUM)) {
         f.frostHoldDays = caution.hazard().holdDays();

@@ -65,6 +65,9 @@ final class FieldState {
     double deadDays;
     double maturity;
 
+    /** Days on which nothing grew, up to today. */
+    int dormantDays;
+
     /** Frosted: what it leaves green is stubble, worth what is kept standing is worth. */
     boolean asleep;
 

@@ -74,9 +74,11 @@ final class Growing {
   private void record(int f, FieldPlan p, FieldState s, int day) {
     double green = 0;
     double mass = 0;
+    double ripe = 0;
     for (int i = 0; i < s.stands.length; i++) {
       green += s.stands[i].green;
       mass += s.stands[i].mass();
+      ripe += s.stands[i].mass() * s.stands[i].maturity;
       offered(f, day, p.stands[i], s.stands[i]);
       if (i > 0) {
         out.sownCover[p.stands[i].crop.number * plan.days + day] = s.stands[i].mass();
@@ -84,6 +86,7 @@ final class Growing {
     }
     out.cover[day * fields.length + f] = mass;
     out.green[day * fields.length + f] = green;
+    out.ripeness[day * fields.length + f] = mass <= 0 ? 0 : ripe / mass;
     out.water[day * fields.length + f] = s.waterMm;
   }
 
@@ -191,7 +194,7 @@ final class Growing {
               * leafShare(sp, s, i)
               * SwardRules.crowdingShare(stand.mass(), sp.entry, sp.ceiling);
       if (s.nitrogen > 0) {
-        double extra = NitrogenRules.extraKgPerHa(kgPerHa, s.nitrogen, sp.forage.fixesNitrogen());
+        double extra = NitrogenRules.extraKgPerHa(kgPerHa, s.nitrogen, sp.forage.legumeShare());
         s.nitrogen -= Math.max(0, extra) / NitrogenRules.KG_DM_PER_KG_N;
         kgPerHa += extra;
       }
@@ -297,7 +300,8 @@ final class Growing {
     s.maturity =
         p.crop == null ? Maturity.atAge(s.age) : Maturity.ofCrop(p.crop.course, s.stage, s.age);
     s.asleep = frosted;
-    s.age = frosted ? 0 : s.age;
+    s.dormantDays = dormant ? s.dormantDays + 1 : 0;
+    s.age = frosted || s.dormantDays == Maturity.WINTERED_AFTER_DAYS ? 0 : s.age;
     double lost = Math.min(s.dead, s.dead * p.lossPerDay * weathering);
     s.dead -= lost;
     if (dormant) {

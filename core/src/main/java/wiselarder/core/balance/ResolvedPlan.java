@@ -10,16 +10,19 @@ import wiselarder.core.caution.Caution;
 import wiselarder.core.forage.CropRules;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.GrowthIndex;
+import wiselarder.core.forage.LearningTimes;
 import wiselarder.core.forage.Maturity;
 import wiselarder.core.forage.QualityTable;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.GroupYear;
 import wiselarder.core.land.Field;
+import wiselarder.core.land.Lie;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.Closing;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.HayCut;
+import wiselarder.core.plan.LightPass;
 import wiselarder.core.plan.Purchase;
 import wiselarder.core.plan.Sowing;
 import wiselarder.core.store.LossMethod;
@@ -59,6 +62,11 @@ public final class ResolvedPlan {
 
   final QualityTable.Values[] worth;
 
+  /** Feeds that stock must learn, and the most of them by days since the first. */
+  final List<String> feeds;
+
+  final LearningTimes learning;
+
   /** One stand of a field; masses in kg DM/ha. The first of a field is what stands there now. */
   static final class StandPlan {
     Forage forage;
@@ -83,6 +91,12 @@ public final class ResolvedPlan {
     double senescencePerDay;
     double lossPerDay;
     double lodged;
+
+    /** Place among the feeds that stock must learn, -1 for none; and most shares of the diet. */
+    int feed;
+
+    double mostShareCattle;
+    double mostShareSheep;
     double droughtHold;
     double dormantBelow;
     boolean hardy;
@@ -143,8 +157,13 @@ public final class ResolvedPlan {
     /** Days that a killing frost shuts the field for, 0 for none. */
     int frostHoldDays;
 
-    /** Days shut to all: closed for stockpile, or held by a caution. */
+    /** Days shut to all: closed for stockpile; and held by a caution. */
     boolean[] shut;
+
+    boolean[] held;
+
+    /** True where stock must learn what stands here. */
+    boolean learned;
 
     /** First open day after a closing for stockpile. */
     boolean[] reopens;
@@ -162,8 +181,23 @@ public final class ResolvedPlan {
     double chooses;
     StepPlan[] steps;
 
-    /** Fields shut to this group alone by a caution. */
+    /** Fields shut to this group alone: by a caution, or as their fence does not hold it. */
     boolean[] barred;
+
+    /** Sheep and goats have their own ceilings. */
+    boolean small;
+
+    PassPlan[] passes;
+  }
+
+  /** Passes for light on one field. */
+  static final class PassPlan {
+    int number;
+    int field;
+    int from;
+    int to;
+    double when;
+    double leave;
   }
 
   /** One step: field or lot indices. */
@@ -192,6 +226,7 @@ public final class ResolvedPlan {
     int day;
     int field;
     int lot;
+    double tdnLossPoints;
     double harvestLoss;
     double unitKg;
   }
@@ -205,6 +240,8 @@ public final class ResolvedPlan {
     this.weather = NormalYear.of(climate, year);
     this.normal = weather;
     this.kinds = kinds(stated, catalogue);
+    this.learning = catalogue.learning();
+    this.feeds = learning.feeds();
     this.season = new double[kinds.length][];
     this.worth = new QualityTable.Values[kinds.length];
     for (int k = 0; k < kinds.length; k++) {
@@ -232,6 +269,8 @@ public final class ResolvedPlan {
     this.kinds = of.kinds;
     this.season = of.season;
     this.worth = of.worth;
+    this.learning = of.learning;
+    this.feeds = of.feeds;
     this.index = index(kinds, weather, season);
     this.fields = of.fields;
     this.lots = of.lots;
@@ -243,7 +282,7 @@ public final class ResolvedPlan {
    * Resolves in the normal year; refuses with the input's name where a table lacks what is stated.
    */
   public static ResolvedPlan of(FarmPlan stated, Catalogue catalogue, List<Caution> cautions) {
-    return new ResolvedPlan(stated, catalogue, cautions);
+    return new ResolvedPlan(stated, catalogue.on(stated.farm()), cautions);
   }
 
   /**
@@ -356,10 +395,10 @@ public final class ResolvedPlan {
       c.day = year.day(cut.date());
       c.field = fieldIndex.get(cut.fieldId());
       c.lot = lotIndex.get(cut.lot().id());
-      c.harvestLoss =
-          catalogue
-              .loss("cut.harvestMethodId", cut.harvestMethodId(), LossMethod.Stage.HARVEST)
-              .share();
+      LossMethod made =
+          catalogue.loss("cut.harvestMethodId", cut.harvestMethodId(), LossMethod.Stage.HARVEST);
+      c.harvestLoss = made.share();
+      c.tdnLossPoints = made.tdnLossPoints();
       c.unitKg = cut.lot().kgDmPerUnit();
       resolved.add(c);
     }
@@ -381,10 +420,46 @@ public final class ResolvedPlan {
           g.barred[fieldIndex.get(caution.fieldId())] = true;
         }
       }
+      for (FieldPlan f : fields) {
+        List<String> only = f.field.lie().onlyGroups();
+        g.barred[fieldIndex.get(f.field.id())] |= !only.isEmpty() && !only.contains(group.id());
+      }
+      g.small = group.kind().startsWith("sheep") || group.kind().startsWith("goat");
+      g.passes = resolvePasses(group.id(), fieldIndex);
       g.steps = resolveSteps(group.id(), fieldIndex, lotIndex);
       resolved.add(g);
     }
     return resolved.toArray(GroupPlan[]::new);
+  }
+
+  private PassPlan[] resolvePasses(String groupId, Map<String, Integer> fieldIndex) {
+    List<PassPlan> passes = new ArrayList<>();
+    List<LightPass> planned = stated.plan().passes();
+    for (int n = 0; n < planned.size(); n++) {
+      LightPass pass = planned.get(n);
+      if (pass.groupId().equals(groupId)) {
+        PassPlan p = new PassPlan();
+        p.number = n;
+        p.field = fieldIndex.get(pass.fieldId());
+        p.from = year.clippedStart(pass.fromInclusive());
+        p.to = year.clippedEnd(pass.toExclusive());
+        p.when = pass.whenKgPerHa();
+        p.leave = pass.leaveKgPerHa();
+        passes.add(p);
+      }
+    }
+    return passes.toArray(PassPlan[]::new);
+  }
+
+  /** Closings as stated, those on exposed fields first: snow and storm lay them down. */
+  private List<Closing> exposedFirst(Map<String, Integer> fieldIndex) {
+    return stated.plan().closings().stream()
+        .sorted(
+            java.util.Comparator.comparing(
+                c ->
+                    fields[fieldIndex.get(c.fieldId())].field.lie().exposure()
+                        != Lie.Exposure.EXPOSED))
+        .toList();
   }
 
   /**
@@ -405,7 +480,7 @@ public final class ResolvedPlan {
       }
     }
     int at = beforeStore < 0 ? steps.size() : beforeStore;
-    for (Closing c : stated.plan().closings()) {
+    for (Closing c : exposedFirst(fieldIndex)) {
       if (c.grazedBy().contains(groupId)) {
         steps.add(
             at++,

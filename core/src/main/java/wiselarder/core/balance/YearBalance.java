@@ -45,6 +45,19 @@ public final class YearBalance {
 
   final double[] standingTdn;
 
+  /** By field and day: how ripe what stands is, 0 leafy to 1 ripe, by mass of its stands. */
+  final double[] ripeness;
+
+  /** By lot that is cut in the plan: protein, TDN and fibre, percent of DM; and how ripe it was. */
+  final double[] lotWorth;
+
+  final double[] lotRipeness;
+
+  /** By planned pass for light: how many were made, and what was eaten, kg DM. */
+  final int[] passCount;
+
+  final double[] passEatenKg;
+
   /** By group and day: protein, TDN and fibre in what was grazed, kg. */
   final double[] grazedProteinKg;
 
@@ -102,6 +115,12 @@ public final class YearBalance {
     water = new double[fieldCount * days];
     standingProtein = new double[fieldCount * days];
     standingTdn = new double[fieldCount * days];
+    ripeness = new double[fieldCount * days];
+    lotWorth = new double[lotCount * 3];
+    java.util.Arrays.fill(lotWorth, Double.NaN);
+    lotRipeness = new double[lotCount];
+    passCount = new int[resolved.stated.plan().passes().size()];
+    passEatenKg = new double[passCount.length];
     grazedProteinKg = new double[groupCount * days];
     grazedTdnKg = new double[groupCount * days];
     grazedFibreKg = new double[groupCount * days];
@@ -220,6 +239,53 @@ public final class YearBalance {
   /** Total digestible nutrients of all that stands, percent of DM; NaN where nothing does. */
   public double standingTdnPct(int field, int day) {
     return percent(standingTdn[day * fieldCount + field], coverKgPerHa(field, day));
+  }
+
+  /** How ripe what stands is: 0 leafy, 0.5 boot or bud, 0.75 heading or bloom, 1 ripe. */
+  public double ripeness(int field, int day) {
+    return ripeness[day * fieldCount + field];
+  }
+
+  /** Crude protein of hay or silage cut in the plan, percent of DM; NaN for any other lot. */
+  public double lotProteinPct(int lot) {
+    return lotWorth[lot * 3];
+  }
+
+  /** Total digestible nutrients of hay or silage cut in the plan, percent of DM; else NaN. */
+  public double lotTdnPct(int lot) {
+    return lotWorth[lot * 3 + 1];
+  }
+
+  /** Neutral detergent fibre of hay or silage cut in the plan, percent of DM; else NaN. */
+  public double lotFibrePct(int lot) {
+    return lotWorth[lot * 3 + 2];
+  }
+
+  /** How ripe a lot was when it was cut. */
+  public double lotRipeness(int lot) {
+    return lotRipeness[lot];
+  }
+
+  /** How many passes for light the season asked for, by their place in the plan. */
+  public int passes(int pass) {
+    return passCount[pass];
+  }
+
+  /** What stock ate on passes for light, kg DM over the plan. */
+  public double passEatenKg(int pass) {
+    return passEatenKg[pass];
+  }
+
+  /**
+   * The piece that stock were given that day where the field is opened in strips, ha: what they
+   * took down over what stood above the residual on each hectare. 0 where nothing was grazed.
+   */
+  public double breakHa(int field, int day) {
+    double downKg = grazedKg(field, day) + trampledKg(field, day);
+    double areaHa = resolved.fields[field].areaHa;
+    double aboveKgPerHa =
+        coverKgPerHa(field, day) + downKg / areaHa - resolved.fields[field].base().residual;
+    return downKg <= 0 ? 0 : Math.min(areaHa, downKg / Math.max(1, aboveKgPerHa));
   }
 
   /** Crude protein of what a group grazed on a day, percent of DM; NaN where it grazed nothing. */

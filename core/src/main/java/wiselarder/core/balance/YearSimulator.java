@@ -6,6 +6,7 @@ import wiselarder.core.balance.ResolvedPlan.CutPlan;
 import wiselarder.core.balance.ResolvedPlan.FieldPlan;
 import wiselarder.core.balance.ResolvedPlan.GroupPlan;
 import wiselarder.core.balance.ResolvedPlan.LotPlan;
+import wiselarder.core.balance.ResolvedPlan.PassPlan;
 import wiselarder.core.balance.ResolvedPlan.StandPlan;
 import wiselarder.core.balance.ResolvedPlan.StepPlan;
 import wiselarder.core.forage.CropRules;
@@ -32,6 +33,14 @@ public final class YearSimulator {
   /** Field each group's step stands on, -1 for none; by group, then step. */
   private final int[][] standingOn;
 
+  /** Field it goes to beside that one for the day, where no more of what it learns is allowed. */
+  private final int[][] besideOn;
+
+  /** By group and pass: true while it is being made. */
+  private final boolean[][] passing;
+
+  private final Learning learning;
+
   /** kg DM. */
   private static final class LotState {
     int closed;
@@ -46,6 +55,8 @@ public final class YearSimulator {
     this.fields = new FieldState[plan.fields.length];
     this.lots = new LotState[plan.lots.length];
     this.standingOn = new int[plan.groups.length][];
+    this.besideOn = new int[plan.groups.length][];
+    this.passing = new boolean[plan.groups.length][];
     for (int f = 0; f < fields.length; f++) {
       fields[f] = new FieldState(plan.fields[f]);
     }
@@ -56,7 +67,10 @@ public final class YearSimulator {
     for (int g = 0; g < standingOn.length; g++) {
       standingOn[g] = new int[plan.groups[g].steps.length];
       java.util.Arrays.fill(standingOn[g], -1);
+      besideOn[g] = standingOn[g].clone();
+      passing[g] = new boolean[plan.groups[g].passes.length];
     }
+    this.learning = new Learning(plan, fields);
   }
 
   /** Simulates the whole plan. */
@@ -107,12 +121,16 @@ public final class YearSimulator {
 
   private void cut(CutPlan c, FieldPlan p, FieldState s, int day) {
     double off = 0;
+    double ripe = 0;
+    double[] worth = new double[3];
     for (int i = 0; i < s.stands.length; i++) {
       StandPlan sp = p.stands[i];
       double stubble = sp.forage.massAtHeightKgPerHa(sp.forage.cutHeightCm());
       double mass = s.stands[i].mass();
       if (s.stands[i].there && mass > stubble) {
         off += mass - stubble;
+        ripe += (mass - stubble) * s.stands[i].maturity;
+        addWorth(worth, sp, s.stands[i], mass - stubble);
         taken(sp, s.stands[i], mass - stubble, 1, day);
       }
     }
@@ -128,6 +146,19 @@ public final class YearSimulator {
     lot.there = true;
     lot.closed = Math.max(1, (int) Math.round(madeKg / c.unitKg));
     lot.kgPerUnit = madeKg / lot.closed;
+    out.lotRipeness[c.lot] = ripe / off;
+    // What a way of making takes off energy it takes off protein by half, and fibre gains as much.
+    out.lotWorth[c.lot * 3] = 100 * worth[0] / off - c.tdnLossPoints / 2;
+    out.lotWorth[c.lot * 3 + 1] = 100 * worth[1] / off - c.tdnLossPoints;
+    out.lotWorth[c.lot * 3 + 2] = 100 * worth[2] / off + c.tdnLossPoints;
+  }
+
+  private void addWorth(double[] sum, StandPlan sp, StandState stand, double kgPerHa) {
+    QualityTable.Values values = plan.worth[sp.kind];
+    double share = stand.mass() <= 0 ? 0 : stand.green / stand.mass();
+    for (int n = 0; n < sum.length; n++) {
+      sum[n] += values == null ? Double.NaN : kgPerHa * worth(values, n, stand, share);
+    }
   }
 
   /** Takes mass off a stand; a jointed small grain taken low has lost its growing points. */
@@ -149,7 +180,8 @@ public final class YearSimulator {
       GroupPlan group = plan.groups[g];
       double need = group.year.needKg(day);
       out.need[g * plan.days + day] = need;
-      double left = need;
+      learning.begin(g, need);
+      double left = passes(g, day, need);
       for (int step = 0; step < group.steps.length && left > EPSILON_KG; step++) {
         StepPlan s = group.steps[step];
         if (day >= s.from && day < s.to) {
@@ -166,6 +198,43 @@ public final class YearSimulator {
     }
   }
 
+  /** Passes for light come first; what is left of the need. */
+  private double passes(int g, int day, double need) {
+    double left = need;
+    for (int n = 0; n < plan.groups[g].passes.length && left > EPSILON_KG; n++) {
+      PassPlan pass = plan.groups[g].passes[n];
+      FieldState s = fields[pass.field];
+      boolean may =
+          day >= pass.from
+              && day < pass.to
+              && !plan.fields[pass.field].held[day]
+              && !s.sown
+              && !frostHolds(plan.fields[pass.field], day)
+              && safe(plan.fields[pass.field], s)
+              && !plan.groups[g].barred[pass.field];
+      double over = may ? mass(s) - pass.leave : 0;
+      if (!passing[g][n] && may && mass(s) >= pass.when) {
+        passing[g][n] = true;
+        out.passCount[pass.number]++;
+      }
+      if (passing[g][n] && Math.min(over, s.offered) > LEAVE_AT_KG_PER_HA) {
+        double eaten = bite(g, pass.field, day, left, over);
+        out.passEatenKg[pass.number] += eaten;
+        left -= eaten;
+      }
+      passing[g][n] &= may && mass(s) - pass.leave > LEAVE_AT_KG_PER_HA;
+    }
+    return left;
+  }
+
+  private static double mass(FieldState s) {
+    double mass = 0;
+    for (StandState stand : s.stands) {
+      mass += stand.mass();
+    }
+    return mass;
+  }
+
   /**
    * The group stays on its field until that is down to the residual, then moves to the field
    * furthest past its turn-in cover. Rather than go bare ({@code ready} false) it goes where
@@ -174,20 +243,30 @@ public final class YearSimulator {
   private double graze(int g, int step, int day, double need, boolean ready) {
     double left = need;
     while (left > EPSILON_KG) {
-      int f = standingOn[g][step];
-      if (f < 0 || !offers(g, f)) {
-        f = furthestAhead(g, plan.groups[g].steps[step], ready);
-        standingOn[g][step] = f;
+      int[] on = standingOn[g];
+      int f = on[step];
+      if (f >= 0 && stands(g, f) && learning.full(g, f, day)) {
+        on = besideOn[g];
+        f = on[step];
+      }
+      if (f < 0 || !offers(g, f, day)) {
+        f = furthestAhead(g, plan.groups[g].steps[step], ready, day);
+        on[step] = f;
         if (f < 0) {
           return left;
         }
       }
-      left -= bite(g, f, day, left);
+      left -= bite(g, f, day, left, Double.POSITIVE_INFINITY);
     }
     return left;
   }
 
-  private boolean offers(int g, int f) {
+  private boolean offers(int g, int f, int day) {
+    return stands(g, f) && !learning.full(g, f, day);
+  }
+
+  /** True while the group may be on a field and something stands there for it. */
+  private boolean stands(int g, int f) {
     FieldState s = fields[f];
     return s.open && s.offered > LEAVE_AT_KG_PER_HA && !plan.groups[g].barred[f];
   }
@@ -198,7 +277,7 @@ public final class YearSimulator {
     for (int f = 0; f < fields.length; f++) {
       FieldPlan p = plan.fields[f];
       FieldState s = fields[f];
-      s.open = !p.shut[day] && !s.sown && !frostHolds(p, day);
+      s.open = !p.shut[day] && !p.held[day] && !s.sown && !frostHolds(p, day);
       setOut(p, s, winter);
     }
   }
@@ -240,11 +319,11 @@ public final class YearSimulator {
     return ahead;
   }
 
-  private int furthestAhead(int g, StepPlan step, boolean ready) {
+  private int furthestAhead(int g, StepPlan step, boolean ready, int day) {
     int best = -1;
     double bestAhead = ready ? 0 : -Double.MAX_VALUE;
     for (int f : step.sources) {
-      if (offers(g, f)) {
+      if (offers(g, f, day)) {
         double ahead = fields[f].ahead;
         if (ahead >= bestAhead && (best < 0 || ahead > bestAhead)) {
           best = f;
@@ -258,8 +337,10 @@ public final class YearSimulator {
   /**
    * Eats from a field, from each stand by what it offers; eating 1 kg takes 1/utilization kg down.
    * What was kept as stockpile is eaten first, in strips. Returns what was eaten, kg DM.
+   *
+   * @param mostKgPerHa no more than this is taken down
    */
-  private double bite(int g, int f, int day, double wantKg) {
+  private double bite(int g, int f, int day, double needKg, double mostKgPerHa) {
     FieldPlan p = plan.fields[f];
     FieldState s = fields[f];
     boolean winter = plan.weather.frostSeason(day);
@@ -272,14 +353,18 @@ public final class YearSimulator {
       eatable += s.stands[i].there ? s.stands[i].above(sp, winter) * utilization : 0;
     }
     double utilization = eatable / above;
-    double offered = (fromStock ? Math.min(above, s.stock) : above) * p.areaHa;
+    double wantKg = Math.min(needKg, learning.roomKg(g, f, day));
+    double most = Math.min(above, mostKgPerHa);
+    double offered = (fromStock ? Math.min(most, s.stock) : most) * p.areaHa;
     double down = Math.min(offered, wantKg / utilization);
     double eaten = down * utilization;
     double share = down / p.areaHa / above;
     for (int i = 0; i < s.stands.length; i++) {
       if (s.stands[i].there) {
         double off = share * s.stands[i].above(p.stands[i], winter);
-        worth(g, day, p.stands[i], s.stands[i], eaten * off / (down / p.areaHa));
+        double of = eaten * off / (down / p.areaHa);
+        worth(g, day, p.stands[i], s.stands[i], of);
+        learning.ate(g, p.stands[i], day, of);
         taken(p.stands[i], s.stands[i], off, plan.groups[g].picks, day);
       }
     }

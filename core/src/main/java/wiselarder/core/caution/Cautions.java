@@ -45,12 +45,13 @@ public final class Cautions {
   }
 
   /** True for sorghums and their kin, which frost and drought can make deadly. */
-  public static boolean isSorghum(String forageId) {
-    return SORGHUMS.contains(forageId);
+  public static boolean isSorghum(Forage forage) {
+    return forage.madeOf().stream().anyMatch(SORGHUMS::contains);
   }
 
   /** Every caution of a plan, by field in the farm's order. */
-  public List<Caution> of(FarmPlan stated, Catalogue catalogue) {
+  public List<Caution> of(FarmPlan stated, Catalogue product) {
+    Catalogue catalogue = product.on(stated.farm());
     List<Caution> found = new ArrayList<>();
     Climate climate = catalogue.climate(stated.farm().climateId());
     for (Field field : stated.farm().fields()) {
@@ -81,7 +82,7 @@ public final class Cautions {
       int from,
       List<Caution> found) {
     PlanYear year = stated.plan().year();
-    if (isSorghum(forage.id())) {
+    if (isSorghum(forage)) {
       frostHolds(field, climate, year, from, found);
       add("hz_young_sorghum", field, null, from, year.days(), false, found);
     }
@@ -154,7 +155,7 @@ public final class Cautions {
       if (!grazes || !group.kind().startsWith("horse/")) {
         continue;
       }
-      if (CLOSED_TO_HORSES.contains(forage.id())) {
+      if (forage.madeOf().stream().anyMatch(CLOSED_TO_HORSES::contains)) {
         add("hz_not_for_horses", field, group.id(), from, year.days(), true, found);
       }
       if (forage.toxicEndophyte() && group.kind().equals("horse/mare")) {

@@ -119,11 +119,11 @@ public final class Levers {
   }
 
   private Optional<PlanEdit> closing(FarmPlan stated, Field field, Gap gap) {
-    Forage forage = engine.catalogue().forage(field.stand().forageId());
+    Forage forage = engine.catalogue().on(stated.farm()).forage(field.stand().forageId());
     // Frost and regrowth decide when a sorghum is safe, so it is never offered.
     if (!forage.canStockpile()
         || Double.isNaN(forage.stockpileUseByDays())
-        || Cautions.isSorghum(forage.id())) {
+        || Cautions.isSorghum(forage)) {
       return Optional.empty();
     }
     PlanYear year = stated.plan().year();

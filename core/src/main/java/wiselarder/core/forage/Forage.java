@@ -24,6 +24,14 @@ import wiselarder.core.reference.CsvTable;
  * @param kgNPerTonne nitrogen held in a tonne of dry matter
  * @param stockpileUseByDays days after the first killing frost by which a stockpile should be
  *     eaten; NaN where stockpiling is not advised
+ * @param bloats a common cause of frothy bloat
+ * @param mostShareCattle largest share of the diet that is prudent for adapted cattle; sheep and
+ *     goats apart
+ * @param thickStems stems dry badly unless crimped
+ * @param hayEatenAsIs its hay is eaten well unground
+ * @param legumeShare of the dry matter: 1 for a legume, 0.3 for a mixed sward with clover, which is
+ *     an assumption
+ * @param madeOf ids of the product's forages that stand in it; of itself for one of them
  */
 public record Forage(
     String id,
@@ -69,7 +77,24 @@ public record Forage(
     double kgNPerTonne,
     double standingTdnLossPerMonth,
     Lodging lodging,
-    String note) {
+    String note,
+    boolean bloats,
+    double mostShareCattle,
+    double mostShareSheep,
+    boolean thickStems,
+    boolean hayEatenAsIs,
+    Need heatNeed,
+    Need waterNeed,
+    double seedCostUsdPerHa,
+    double legumeShare,
+    Set<String> madeOf) {
+
+  /** How much of something a forage wants. */
+  public enum Need {
+    LOW,
+    MEDIUM,
+    HIGH
+  }
 
   /** How long a plant lives, and when it is sown. */
   public enum Life {
@@ -191,7 +216,47 @@ public record Forage(
         r.number("n_kg_per_t_dm", 1, 60),
         r.number("standing_tdn_loss_points_per_month", 0, 20),
         Lodging.valueOf(upper(r, "lodging")),
-        r.optional("notes"));
+        r.optional("notes"),
+        r.text("bloat_risk").equals("high"),
+        r.number("max_diet_share_cattle", 0.05, 1),
+        r.number("max_diet_share_sheep", 0.05, 1),
+        r.text("needs_conditioner").equals("1"),
+        r.text("feed_as_is").equals("1"),
+        Need.valueOf(upper(r, "heat_need")),
+        Need.valueOf(upper(r, "water_need")),
+        r.numberOrNaN("seed_cost_usd_per_ha", 0, 5000),
+        legumeShare(r),
+        Set.of(r.text("id")));
+  }
+
+  private static double legumeShare(CsvTable.Row r) {
+    if (r.text("group").endsWith("_legume")) {
+      return 1;
+    }
+    return r.text("n_fixing").equals("1") ? MIXED_LEGUME_SHARE : 0;
+  }
+
+  /** Share of legumes in a mixed sward of the table. Assumption. */
+  public static final double MIXED_LEGUME_SHARE = 0.3;
+
+  /**
+   * What a stock's gut must learn, as the table of learning times names it; empty for grass and
+   * whatever else needs no learning.
+   */
+  public String learnedAs() {
+    if (group.startsWith("brassica") || group.equals("kale")) {
+      return "brassica";
+    }
+    if (bloats && legumeShare >= 0.5) {
+      return "legume_bloating";
+    }
+    if (group.endsWith("small_grain")) {
+      return "small_grain";
+    }
+    if (prussicAcid() && life == Life.SUMMER_ANNUAL) {
+      return "sorghum_group";
+    }
+    return madeOf.contains("corn_residue") && cropResidue() ? "corn_residue" : "";
   }
 
   private static String upper(CsvTable.Row r, String column) {

@@ -26,6 +26,38 @@ public final class GrowthTable {
     return table;
   }
 
+  /**
+   * The same table with curves for the keeper's own forages: each the mean of its parts' curves by
+   * their shares, in the climates where all of them have one.
+   */
+  public GrowthTable with(List<OwnForage> own) {
+    GrowthTable table = new GrowthTable();
+    table.curves.putAll(curves);
+    for (OwnForage forage : own) {
+      curves.keySet().stream()
+          .map(key -> key.substring(0, key.indexOf('/')))
+          .distinct()
+          .forEach(climate -> blend(climate, forage, table));
+    }
+    return table;
+  }
+
+  private void blend(String climateId, OwnForage forage, GrowthTable into) {
+    double[] rates = new double[12];
+    for (OwnForage.Part part : forage.parts()) {
+      GrowthCurve curve = curves.get(climateId + "/" + part.forageId());
+      if (curve == null) {
+        return;
+      }
+      for (int m = 0; m < rates.length; m++) {
+        rates[m] += forage.shareOf(part) * curve.monthlyKgPerHaDay().get(m);
+      }
+    }
+    into.curves.put(
+        climateId + "/" + forage.id(),
+        new GrowthCurve(java.util.Arrays.stream(rates).boxed().toList()));
+  }
+
   /** The curve, or empty where the table holds none for that pair. */
   public Optional<GrowthCurve> curve(String climateId, String forageId) {
     return Optional.ofNullable(curves.get(climateId + "/" + forageId));

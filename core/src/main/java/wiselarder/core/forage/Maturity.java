@@ -19,6 +19,9 @@ public final class Maturity {
   /** Out of its season a stand ages at half speed. */
   private static final double OFF_SEASON = 0.5;
 
+  /** After so many days without growth, what comes next is new growth. Assumption. */
+  public static final int WINTERED_AFTER_DAYS = 30;
+
   private Maturity() {}
 
   /**

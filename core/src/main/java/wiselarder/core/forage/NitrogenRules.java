@@ -14,6 +14,9 @@ public final class NitrogenRules {
   private static final double MOST_EXTRA = 0.8;
   private static final double HALF_AT_KG_PER_HA = 15;
 
+  /** Legumes at this share of the dry matter feed the sward. */
+  private static final double FEEDS_ITSELF_AT = 0.3;
+
   /** A stand with legumes answers less, as it feeds itself. */
   private static final double LEGUME_ANSWER = 0.4;
 
@@ -24,28 +27,33 @@ public final class NitrogenRules {
 
   private NitrogenRules() {}
 
+  /** How a sward answers to nitrogen: all of it for grass, two fifths where legumes feed it. */
+  public static double answer(double legumeShare) {
+    return 1 - Math.min(1, legumeShare / FEEDS_ITSELF_AT) * (1 - LEGUME_ANSWER);
+  }
+
   /**
    * Growth added by nitrogen on a day, kg DM/ha; below zero where a legume loses more than the
    * grass gains.
    *
    * @param growthKgPerHa growth of the day without it
    * @param poolKgPerHa nitrogen left from dressings
-   * @param fixes true where legumes stand in the sward
+   * @param legumeShare of the sward; from 0.3 up the sward feeds itself
    */
-  public static double extraKgPerHa(double growthKgPerHa, double poolKgPerHa, boolean fixes) {
+  public static double extraKgPerHa(double growthKgPerHa, double poolKgPerHa, double legumeShare) {
     if (poolKgPerHa <= 0) {
       return 0;
     }
-    double answer = MOST_EXTRA * (fixes ? LEGUME_ANSWER : 1);
+    double fixes = Math.min(1, legumeShare / FEEDS_ITSELF_AT);
+    double answer = MOST_EXTRA * answer(legumeShare);
     double speed = answer * poolKgPerHa / (poolKgPerHa + HALF_AT_KG_PER_HA);
     double extra = Math.min(growthKgPerHa * speed, poolKgPerHa * KG_DM_PER_KG_N);
     double lost =
         fixes
-            ? growthKgPerHa
-                * SUPPRESSION
-                * poolKgPerHa
-                / (poolKgPerHa + HALF_SUPPRESSED_AT_KG_PER_HA)
-            : 0;
+            * growthKgPerHa
+            * SUPPRESSION
+            * poolKgPerHa
+            / (poolKgPerHa + HALF_SUPPRESSED_AT_KG_PER_HA);
     return extra - lost;
   }
 }

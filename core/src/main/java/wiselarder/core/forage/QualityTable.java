@@ -67,6 +67,62 @@ public final class QualityTable {
     return table;
   }
 
+  /**
+   * The same table with the keeper's own forages: means of their parts by share, moved by what own
+   * tests showed. Parts that the table lacks are left out.
+   */
+  public QualityTable with(List<OwnForage> own, Map<String, Forage> forages) {
+    QualityTable table = new QualityTable();
+    table.byForage.putAll(byForage);
+    for (OwnForage forage : own) {
+      Values mean = blend(forage);
+      if (mean != null) {
+        double useBy = forages.get(forage.id()).stockpileUseByDays();
+        double days = Double.isNaN(useBy) ? OTHERWISE_LATE_DAYS : Math.max(30, useBy);
+        table.byForage.put(forage.id(), new Values(mean.green, mean.early, mean.late, 1 / days));
+      }
+    }
+    return table;
+  }
+
+  private Values blend(OwnForage forage) {
+    double[][] green = new double[NUTRIENTS.size()][STAGES.size()];
+    double[] early = new double[NUTRIENTS.size()];
+    double[] late = new double[NUTRIENTS.size()];
+    double known = 0;
+    for (OwnForage.Part part : forage.parts()) {
+      Values v = byForage.get(part.forageId());
+      if (v == null) {
+        continue;
+      }
+      double share = forage.shareOf(part);
+      known += share;
+      for (int n = 0; n < NUTRIENTS.size(); n++) {
+        early[n] += share * v.early[n];
+        late[n] += share * v.late[n];
+        for (int s = 0; s < STAGES.size(); s++) {
+          green[n][s] += share * v.green[n][s];
+        }
+      }
+    }
+    if (known <= 0) {
+      return null;
+    }
+    double[] moved = {forage.figures().proteinPoints(), forage.figures().tdnPoints(), 0};
+    for (int n = 0; n < NUTRIENTS.size(); n++) {
+      early[n] = within(early[n] / known + moved[n]);
+      late[n] = within(late[n] / known + moved[n]);
+      for (int s = 0; s < STAGES.size(); s++) {
+        green[n][s] = within(green[n][s] / known + moved[n]);
+      }
+    }
+    return new Values(green, early, late, 0);
+  }
+
+  private static double within(double percent) {
+    return Math.max(1, Math.min(95, percent));
+  }
+
   /** Values of a forage; null for ground on which nothing stands. */
   public Values of(String forageId) {
     return byForage.get(forageId);

@@ -30,6 +30,29 @@ public record GroupYear(
     return ownKg[day] + youngKg[day];
   }
 
+  /**
+   * Class of the animals of a group on a day; of dams the middle of those that give birth.
+   *
+   * @return null on days on which the group is not there
+   */
+  public static AnimalClass classOn(AnimalGroup group, int day, PlanYear year, HerdTables tables) {
+    if (day < year.clippedStart(group.fromInclusive())
+        || day >= year.clippedEnd(group.toExclusive())) {
+      return null;
+    }
+    GroupYear one =
+        new GroupYear(group, new double[0], new double[0], new ArrayList<>(), new ArrayList<>());
+    if (!tables.isDam(group.kind()) || group.birthStart() == null) {
+      int arrival = group.fromInclusive() == null ? 0 : year.day(group.fromInclusive());
+      double weight = Math.max(1, group.weightKg() + group.gainKgPerDay() * (day - arrival));
+      return tables.isDam(group.kind())
+          ? tables.ofDam(group.kind(), -1, NEVER, true, true, 1)
+          : tables.byWeight(group.kind(), weight);
+    }
+    Calendar calendar = one.new Calendar(year, tables);
+    return calendar.classAt(day - group.birthSpreadDays() / 2);
+  }
+
   /** Resolves a group. */
   public static GroupYear of(AnimalGroup group, PlanYear year, HerdTables tables) {
     int days = year.days();
@@ -168,6 +191,16 @@ public record GroupYear(
         }
       }
       return weaning(birthStart);
+    }
+
+    AnimalClass classAt(int x) {
+      int last = lastBirth(x);
+      boolean none = last == -NEVER;
+      boolean isWeaned = none || x >= weaning(last);
+      int until = starts.stream().filter(s -> s > x).mapToInt(s -> s - x).findFirst().orElse(NEVER);
+      int litter = group.youngPerDam() >= 1.5 ? 2 : 1;
+      return tables.ofDam(
+          group.kind(), none ? -1 : x - last, until, isWeaned, !firstCalf || !none, litter);
     }
 
     double percent(int x, boolean isWeaned, double twinShare) {

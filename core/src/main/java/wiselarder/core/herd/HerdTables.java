@@ -42,7 +42,9 @@ public final class HerdTables {
                         r.text("name"),
                         r.number("typical_weight_kg", 1, 1500),
                         r.number("dmi_typical_pct_bw", 0.5, 8),
-                        r.number("target_gain_kg_day", -1, 3)))
+                        r.number("target_gain_kg_day", -1, 3),
+                        r.number("cp_req_pct", 1, 40),
+                        r.number("tdn_req_pct", 20, 95)))
             .stream()
             .collect(Collectors.toUnmodifiableMap(AnimalClass::id, Function.identity()));
     Map<String, List<StageRule>> rules =

@@ -1,8 +1,9 @@
 package wiselarder.core.land;
 
 import java.time.LocalDate;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.forage.CropRules;
 import wiselarder.core.forage.Forage;
@@ -29,10 +30,25 @@ public final class CropCalibration {
   private static final double COOL_C = 20;
   private static final double COLD_C = 4;
 
-  private final Map<Key, double[]> yields = new ConcurrentHashMap<>();
-  private final Map<String, Integer> sowingDays = new ConcurrentHashMap<>();
+  /** Keepers change figures of their own forages: only the latest answers are kept. */
+  private static final int MOST_KEPT = 2000;
 
-  private record Key(String climateId, String forageId, int capacityMm) {}
+  private final Map<Key, double[]> yields = latest();
+  private final Map<Key, Integer> sowingDays = latest();
+
+  private record Key(String climateId, Forage forage, int capacityMm) {}
+
+  private static <V> Map<Key, V> latest() {
+    return Collections.synchronizedMap(
+        new LinkedHashMap<>(64, 0.75f, true) {
+          private static final long serialVersionUID = 1L;
+
+          @Override
+          protected boolean removeEldestEntry(Map.Entry<Key, V> eldest) {
+            return size() > MOST_KEPT;
+          }
+        });
+  }
 
   /**
    * Usual day of the year for sowing. Spring and summer crops: when the mean reaches 2 C above the
@@ -40,8 +56,13 @@ public final class CropCalibration {
    * 20 C, but early enough for the heat they want before winter. Assumption.
    */
   public int usualSowingDoy(Forage f, Climate climate) {
-    return sowingDays.computeIfAbsent(
-        climate.id() + "/" + f.id(), key -> findSowingDoy(f, climate));
+    Key key = new Key(climate.id(), f, 0);
+    Integer kept = sowingDays.get(key);
+    if (kept == null) {
+      kept = findSowingDoy(f, climate);
+      sowingDays.put(key, kept);
+    }
+    return kept;
   }
 
   private static int findSowingDoy(Forage f, Climate climate) {
@@ -76,10 +97,12 @@ public final class CropCalibration {
    * @param yieldKgPerHa grown in a normal year when sown on time; null for the table's
    */
   public double siteFactor(Forage f, Climate climate, double capacityMm, Double yieldKgPerHa) {
-    double[] byStep =
-        yields.computeIfAbsent(
-            new Key(climate.id(), f.id(), (int) Math.round(capacityMm)),
-            key -> yieldsByFactor(f, climate, capacityMm));
+    Key key = new Key(climate.id(), f, (int) Math.round(capacityMm));
+    double[] byStep = yields.get(key);
+    if (byStep == null) {
+      byStep = yieldsByFactor(f, climate, capacityMm);
+      yields.put(key, byStep);
+    }
     if (yieldKgPerHa == null) {
       return Math.min(USUAL_FACTOR, factorFor(byStep, f.annualTypicalKgPerHa()));
     }

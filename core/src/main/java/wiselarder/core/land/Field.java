@@ -15,6 +15,8 @@ import wiselarder.core.quantity.Check;
  *     bale pads; null for none
  * @param soil what the field stands on, or null for the climate's usual soil
  * @param utilization share of what stock take down that is eaten, or null for the forage's own
+ * @param lie slope, water, access and the like; never null
+ * @param outline shape on the farm's map, or null where none is drawn
  */
 public record Field(
     String id,
@@ -28,7 +30,9 @@ public record Field(
     boolean hayable,
     String note,
     Soil soil,
-    Double deductedHa) {
+    Double deductedHa,
+    Lie lie,
+    Outline outline) {
 
   /** How stock are kept on a field. */
   public enum Grazing {
@@ -56,9 +60,10 @@ public record Field(
     if (deductedHa != null) {
       Check.range("field.deductedHa", deductedHa, 0, areaHa * MOST_DEDUCTED);
     }
+    lie = lie == null ? Lie.unsaid() : lie;
   }
 
-  /** A field with nothing taken off its area. */
+  /** A field with nothing taken off its area, of which nothing else is said. */
   public Field(
       String id,
       String name,
@@ -83,7 +88,63 @@ public record Field(
         hayable,
         note,
         soil,
+        null,
+        null,
         null);
+  }
+
+  /** The same field with another shape, measured: its area and what is off follow. */
+  public Field shaped(String newId, String newName, Outline shape) {
+    Survey.Measured m = Survey.measure(shape);
+    double offHa = Math.min(m.areaHa() - m.netHa(), m.areaHa() * MOST_DEDUCTED);
+    return new Field(
+        newId,
+        newName,
+        m.areaHa(),
+        stand,
+        grazing,
+        utilization,
+        residualKgPerHa,
+        turnInKgPerHa,
+        hayable,
+        note,
+        soil,
+        offHa <= 0 ? null : offHa,
+        lie,
+        shape);
+  }
+
+  /** The same field where a group is gone that alone might graze here. */
+  public Field withoutGroup(String groupId) {
+    if (!lie.onlyGroups().contains(groupId)) {
+      return this;
+    }
+    Lie left =
+        new Lie(
+            lie.slopeDeg(),
+            lie.water(),
+            lie.access(),
+            lie.exposure(),
+            lie.shade(),
+            lie.distanceM(),
+            lie.onlyGroups().stream().filter(g -> !g.equals(groupId)).toList(),
+            lie.formerly(),
+            lie.soilTest());
+    return new Field(
+        id,
+        name,
+        areaHa,
+        stand,
+        grazing,
+        utilization,
+        residualKgPerHa,
+        turnInKgPerHa,
+        hayable,
+        note,
+        soil,
+        deductedHa,
+        left,
+        outline);
   }
 
   /** A field of which more is taken off is no field. */

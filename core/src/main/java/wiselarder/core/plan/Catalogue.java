@@ -1,12 +1,16 @@
 package wiselarder.core.plan;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.GrowthCurve;
 import wiselarder.core.forage.GrowthTable;
+import wiselarder.core.forage.LearningTimes;
+import wiselarder.core.forage.OwnForage;
 import wiselarder.core.forage.QualityTable;
 import wiselarder.core.herd.HerdTables;
+import wiselarder.core.land.BufferRule;
 import wiselarder.core.land.CropCalibration;
 import wiselarder.core.land.Stand;
 import wiselarder.core.quantity.Refused;
@@ -26,7 +30,9 @@ public record Catalogue(
     List<StoredFeed> storedFeeds,
     CropCalibration crops,
     DrySeasons drySeasons,
-    QualityTable quality) {
+    QualityTable quality,
+    LearningTimes learning,
+    List<BufferRule> buffers) {
 
   /** Loads and checks every table. */
   public static Catalogue load() {
@@ -41,7 +47,36 @@ public record Catalogue(
         StoredFeed.loadAll(),
         new CropCalibration(),
         new DrySeasons(),
-        QualityTable.load(forages));
+        QualityTable.load(forages),
+        LearningTimes.load(),
+        BufferRule.loadAll());
+  }
+
+  /** The tables as they hold on a farm: with the keeper's own forages, where there are any. */
+  public Catalogue on(Farm farm) {
+    if (farm.forages().isEmpty()) {
+      return this;
+    }
+    Map<String, Forage> all = new HashMap<>(forages);
+    for (OwnForage own : farm.forages()) {
+      for (OwnForage.Part part : own.parts()) {
+        known(forages, "part.forageId", part.forageId());
+      }
+      all.put(own.id(), own.of(forages));
+    }
+    return new Catalogue(
+        climates,
+        Map.copyOf(all),
+        growth.with(farm.forages()),
+        herd,
+        losses,
+        packages,
+        storedFeeds,
+        crops,
+        drySeasons,
+        quality.with(farm.forages(), all),
+        learning,
+        buffers);
   }
 
   public Climate climate(String id) {

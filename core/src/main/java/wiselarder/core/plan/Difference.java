@@ -27,7 +27,9 @@ public final class Difference {
     SOWING,
     DRESSING,
     IRRIGATION,
-    SCENARIO
+    SCENARIO,
+    PASS,
+    FORAGE
   }
 
   /** How it changes. */
@@ -69,20 +71,23 @@ public final class Difference {
         Purchase::id,
         bought,
         changes);
-    Plan was = before.plan();
-    Plan is = after.plan();
-    Function<Sowing, String> sown = x -> nameOf(before, after, x.fieldId());
-    items(What.SOWING, was.sowings(), is.sowings(), Sowing::id, sown, changes);
-    Function<Dressing, String> dressed = x -> nameOf(before, after, x.fieldId());
-    items(What.DRESSING, was.dressings(), is.dressings(), Dressing::id, dressed, changes);
-    Function<Irrigation, String> watered = x -> nameOf(before, after, x.fieldId());
-    items(What.IRRIGATION, was.irrigations(), is.irrigations(), Irrigation::id, watered, changes);
-    items(What.SCENARIO, was.scenarios(), is.scenarios(), Scenario::id, Scenario::name, changes);
+    Items.ALL.forEach(listed -> listed(listed, before, after, changes));
     return List.copyOf(changes);
   }
 
+  private static <T extends Record> void listed(
+      Items<T> listed, FarmPlan before, FarmPlan after, List<Change> changes) {
+    items(
+        listed.kind(),
+        listed.in(before),
+        listed.in(after),
+        listed::id,
+        t -> listed.name(listed.in(after).contains(t) ? after : before, t),
+        changes);
+  }
+
   private static Farm bare(Farm f) {
-    return f.withFields(List.of()).withGroups(List.of()).withLots(List.of());
+    return f.withFields(List.of()).withGroups(List.of()).withLots(List.of()).withForages(List.of());
   }
 
   private static Plan intended(Plan p) {

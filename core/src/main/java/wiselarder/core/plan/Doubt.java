@@ -20,6 +20,18 @@ public record Doubt(
     /** No climate of the product's tables grows that much or that little of this forage. */
     NO_CLIMATE_GROWS_THIS,
     /** Hay this damp heats and moulds in a stack, and can burn. */
-    DAMP_HAY_HEATS
+    DAMP_HAY_HEATS,
+    /** Too steep for a tractor to cut across safely. */
+    TOO_STEEP_TO_CUT,
+    /** Stems this thick dry badly unless crimped, and no conditioner is there. */
+    NEEDS_CONDITIONER,
+    /** Stock leave this hay lying unless it is ground or mixed. */
+    NEEDS_MIXER,
+    /** The way of making it needs a machine that is not there. */
+    NEEDS_MACHINE,
+    /** The area stated and the area drawn differ. */
+    DRAWN_OTHERWISE,
+    /** The field lies over another one on the map; value is the area shared. */
+    LIES_OVER_ANOTHER
   }
 }

@@ -6,6 +6,8 @@ import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.GrowthCurve;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
+import wiselarder.core.land.Lie;
+import wiselarder.core.land.Survey;
 import wiselarder.core.store.Lot;
 
 /**
@@ -44,10 +46,12 @@ public final class Doubts {
 
   /** Every doubtful figure: fields, groups, lots, in the order they stand in the plan. */
   public static List<Doubt> of(FarmPlan stated, Catalogue catalogue) {
-    Doubts doubts = new Doubts(catalogue);
+    Doubts doubts = new Doubts(catalogue.on(stated.farm()));
     stated.farm().fields().forEach(doubts::field);
     stated.farm().groups().forEach(doubts::group);
     stated.allLots().forEach(doubts::lot);
+    stated.plan().cuts().forEach(c -> doubts.cut(c, stated));
+    doubts.map(stated.farm().fields());
     return List.copyOf(doubts.found);
   }
 
@@ -66,10 +70,77 @@ public final class Doubts {
       double most = f.turnInKgPerHa() != null ? f.turnInKgPerHa() : forage.ceilingKgPerHa();
       usual(f.id(), "field.residualKgPerHa", f.residualKgPerHa(), 0, most);
     }
+    Double slope = f.lie().slopeDeg();
+    if (f.hayable() && slope != null && slope > Lie.STEEPEST_TO_CUT_DEG) {
+      found.add(
+          new Doubt(
+              Doubt.Code.TOO_STEEP_TO_CUT,
+              f.id(),
+              "lie.slopeDeg",
+              slope,
+              0,
+              Lie.STEEPEST_TO_CUT_DEG));
+    }
     if (f.utilization() != null) {
       usual(f.id(), "field.utilization", f.utilization(), 0.2, 0.9);
     }
   }
+
+  /** Machines and ration filter a cut before its yield does. */
+  private void cut(HayCut c, FarmPlan stated) {
+    Farm farm = stated.farm();
+    Forage forage = catalogue.forage(stated.field(c.fieldId()).stand().forageId());
+    boolean hay = c.harvestMethodId().startsWith("h_hay_");
+    if (hay && forage.thickStems() && !farm.has(Farm.Machine.MOWER_CONDITIONER)) {
+      wants(c, Doubt.Code.NEEDS_CONDITIONER);
+    }
+    if (hay && !forage.hayEatenAsIs() && !farm.has(Farm.Machine.MIXER)) {
+      wants(c, Doubt.Code.NEEDS_MIXER);
+    }
+    boolean wrapped = c.harvestMethodId().equals("h_haylage");
+    boolean chopped = c.harvestMethodId().startsWith("h_silage");
+    if ((wrapped && !farm.has(Farm.Machine.WRAPPER))
+        || (chopped && !farm.has(Farm.Machine.FORAGE_HARVESTER))) {
+      wants(c, Doubt.Code.NEEDS_MACHINE);
+    }
+  }
+
+  private void wants(HayCut c, Doubt.Code code) {
+    found.add(new Doubt(code, c.fieldId(), "cut.harvestMethodId", 0, 0, 0));
+  }
+
+  /** Areas typed against areas drawn, and fields drawn over each other. */
+  private void map(List<Field> fields) {
+    for (int i = 0; i < fields.size(); i++) {
+      Field f = fields.get(i);
+      if (f.outline() == null) {
+        continue;
+      }
+      double drawnHa = Survey.measure(f.outline()).areaHa();
+      double slack = Math.max(0.02, drawnHa * AREA_SLACK);
+      if (Math.abs(drawnHa - f.areaHa()) > slack) {
+        found.add(
+            new Doubt(
+                Doubt.Code.DRAWN_OTHERWISE,
+                f.id(),
+                "field.areaHa",
+                f.areaHa(),
+                drawnHa - slack,
+                drawnHa + slack));
+      }
+      for (Field other : fields.subList(0, i)) {
+        double sharedHa =
+            other.outline() == null ? 0 : Survey.sharedHa(f.outline(), other.outline());
+        if (sharedHa > drawnHa * AREA_SLACK) {
+          found.add(
+              new Doubt(Doubt.Code.LIES_OVER_ANOTHER, f.id(), "field.outline", sharedHa, 0, 0));
+        }
+      }
+    }
+  }
+
+  /** Typed and drawn areas may differ by this share before it is worth a word. */
+  private static final double AREA_SLACK = 0.02;
 
   private void growth(Field f) {
     double[] range = catalogue.growth().annualRangeKgPerHa(f.stand().forageId());

@@ -1,8 +1,10 @@
 package wiselarder.core.plan;
 
 import java.util.List;
+import wiselarder.core.forage.OwnForage;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
+import wiselarder.core.land.Grid;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.store.Lot;
 
@@ -11,6 +13,9 @@ import wiselarder.core.store.Lot;
  *
  * @param audKg kg DM that one standard animal unit eats in a day
  * @param currency three letters or a sign, shown with prices
+ * @param forages the keeper's own: mixtures, and forages of the product with figures changed
+ * @param machines what can be used; null where nobody said, and then nothing is held against it
+ * @param grid where the map lies on the globe, or null for a map drawn by hand
  */
 public record Farm(
     String name,
@@ -21,7 +26,24 @@ public record Farm(
     double audKg,
     List<Field> fields,
     List<AnimalGroup> groups,
-    List<Lot> lots) {
+    List<Lot> lots,
+    List<OwnForage> forages,
+    List<Machine> machines,
+    Grid grid) {
+
+  /** What a farm can do with a crop beside grazing it, itself or hired. */
+  public enum Machine {
+    /** Mows and crimps thick stems so that they dry. */
+    MOWER_CONDITIONER,
+    /** Wraps wilted bales. */
+    WRAPPER,
+    /** Chops into a clamp or bag. */
+    FORAGE_HARVESTER,
+    /** Grinds or mixes hay that stock would leave lying. */
+    MIXER,
+    /** Sows into sod. */
+    SOD_DRILL
+  }
 
   /** How figures are shown; they are always kept in kg, ha and days. */
   public enum UnitSystem {
@@ -39,17 +61,46 @@ public record Farm(
     fields = List.copyOf(Check.present("farm.fields", fields));
     groups = List.copyOf(Check.present("farm.groups", groups));
     lots = List.copyOf(Check.present("farm.lots", lots));
+    forages = forages == null ? List.of() : List.copyOf(forages);
+    machines = machines == null ? null : machines.stream().distinct().sorted().toList();
+  }
+
+  /** A farm that grows what the product's tables hold. */
+  public Farm(
+      String name,
+      String note,
+      String climateId,
+      UnitSystem units,
+      String currency,
+      double audKg,
+      List<Field> fields,
+      List<AnimalGroup> groups,
+      List<Lot> lots) {
+    this(name, note, climateId, units, currency, audKg, fields, groups, lots, null, null, null);
+  }
+
+  /** True where a machine is there, or nobody said which are. */
+  public boolean has(Machine machine) {
+    return machines == null || machines.contains(machine);
   }
 
   Farm withFields(List<Field> changed) {
-    return new Farm(name, note, climateId, units, currency, audKg, changed, groups, lots);
+    return with(changed, groups, lots, forages);
   }
 
   Farm withGroups(List<AnimalGroup> changed) {
-    return new Farm(name, note, climateId, units, currency, audKg, fields, changed, lots);
+    return with(fields, changed, lots, forages);
   }
 
   Farm withLots(List<Lot> changed) {
-    return new Farm(name, note, climateId, units, currency, audKg, fields, groups, changed);
+    return with(fields, groups, changed, forages);
+  }
+
+  Farm withForages(List<OwnForage> changed) {
+    return with(fields, groups, lots, changed);
+  }
+
+  private Farm with(List<Field> f, List<AnimalGroup> g, List<Lot> l, List<OwnForage> own) {
+    return new Farm(name, note, climateId, units, currency, audKg, f, g, l, own, machines, grid);
   }
 }

@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
+import wiselarder.core.forage.OwnForage;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
 import wiselarder.core.quantity.Check;
@@ -30,6 +31,14 @@ public record FarmPlan(Farm farm, Plan plan) {
     ids("dressing.id", plan.dressings(), Dressing::id);
     ids("irrigation.id", plan.irrigations(), Irrigation::id);
     ids("scenario.id", plan.scenarios(), Scenario::id);
+    ids("pass.id", plan.passes(), LightPass::id);
+    Set<String> own = ids("ownForage.id", farm.forages(), OwnForage::id);
+    farm.fields().forEach(f -> knownForage(own, "stand.forageId", f.stand().forageId()));
+    plan.sowings().forEach(s -> knownForage(own, "sowing.forageId", s.forageId()));
+    farm.fields()
+        .forEach(f -> f.lie().onlyGroups().forEach(g -> known("lie.onlyGroups", groups, g)));
+    plan.passes().forEach(p -> known("pass.fieldId", fields, p.fieldId()));
+    plan.passes().forEach(p -> known("pass.groupId", groups, p.groupId()));
     plan.sowings().forEach(s -> known("sowing.fieldId", fields, s.fieldId()));
     plan.dressings().forEach(d -> known("dressing.fieldId", fields, d.fieldId()));
     plan.irrigations().forEach(i -> known("irrigation.fieldId", fields, i.fieldId()));
@@ -137,6 +146,18 @@ public record FarmPlan(Farm farm, Plan plan) {
       }
     }
     return seen;
+  }
+
+  /** A forage of the keeper's own must be there; those of the product the catalogue knows. */
+  private static void knownForage(Set<String> own, String field, String id) {
+    if (OwnForage.isOwn(id) && !own.contains(id)) {
+      throw new Refused(
+          "own_forage_used",
+          field,
+          id,
+          "%s is grown here and is not among your own forages; take it off the fields and sowings first"
+              .formatted(id));
+    }
   }
 
   private static void known(String field, Set<String> ids, String id) {

@@ -1,6 +1,7 @@
 package wiselarder.core.plan;
 
 import java.util.List;
+import java.util.function.Consumer;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.quantity.Check;
 
@@ -15,7 +16,8 @@ public record Plan(
     List<Sowing> sowings,
     List<Dressing> dressings,
     List<Irrigation> irrigations,
-    List<Scenario> scenarios) {
+    List<Scenario> scenarios,
+    List<LightPass> passes) {
   public Plan {
     name = Check.text("plan.name", name, 80);
     Check.present("plan.year", year);
@@ -27,11 +29,38 @@ public record Plan(
     dressings = orNone(dressings);
     irrigations = orNone(irrigations);
     scenarios = orNone(scenarios);
+    passes = orNone(passes);
   }
 
   /** Lists that older plans do not have count as empty. */
   private static <T> List<T> orNone(List<T> list) {
     return list == null ? List.of() : List.copyOf(list);
+  }
+
+  /** A plan with no passes for light. */
+  public Plan(
+      String name,
+      PlanYear year,
+      List<FeedStep> steps,
+      List<Closing> closings,
+      List<HayCut> cuts,
+      List<Purchase> purchases,
+      List<Sowing> sowings,
+      List<Dressing> dressings,
+      List<Irrigation> irrigations,
+      List<Scenario> scenarios) {
+    this(
+        name,
+        year,
+        steps,
+        closings,
+        cuts,
+        purchases,
+        sowings,
+        dressings,
+        irrigations,
+        scenarios,
+        null);
   }
 
   /** A plan in which nothing is intended yet. */
@@ -41,79 +70,96 @@ public record Plan(
 
   /** The same plan under another name. */
   public Plan named(String changed) {
-    return new Plan(
-        changed,
-        year,
-        steps,
-        closings,
-        cuts,
-        purchases,
-        sowings,
-        dressings,
-        irrigations,
-        scenarios);
+    return with(p -> p.name = changed);
   }
 
   Plan withYear(PlanYear changed) {
-    return new Plan(
-        name,
-        changed,
-        steps,
-        closings,
-        cuts,
-        purchases,
-        sowings,
-        dressings,
-        irrigations,
-        scenarios);
+    return with(p -> p.year = changed);
   }
 
   Plan withSteps(List<FeedStep> changed) {
-    return new Plan(
-        name, year, changed, closings, cuts, purchases, sowings, dressings, irrigations, scenarios);
+    return with(p -> p.steps = changed);
   }
 
   Plan withClosings(List<Closing> changed) {
-    return new Plan(
-        name, year, steps, changed, cuts, purchases, sowings, dressings, irrigations, scenarios);
+    return with(p -> p.closings = changed);
   }
 
   Plan withCuts(List<HayCut> changed) {
-    return new Plan(
-        name,
-        year,
-        steps,
-        closings,
-        changed,
-        purchases,
-        sowings,
-        dressings,
-        irrigations,
-        scenarios);
+    return with(p -> p.cuts = changed);
   }
 
   Plan withPurchases(List<Purchase> changed) {
-    return new Plan(
-        name, year, steps, closings, cuts, changed, sowings, dressings, irrigations, scenarios);
+    return with(p -> p.purchases = changed);
   }
 
   public Plan withSowings(List<Sowing> changed) {
-    return new Plan(
-        name, year, steps, closings, cuts, purchases, changed, dressings, irrigations, scenarios);
+    return with(p -> p.sowings = changed);
   }
 
   Plan withDressings(List<Dressing> changed) {
-    return new Plan(
-        name, year, steps, closings, cuts, purchases, sowings, changed, irrigations, scenarios);
+    return with(p -> p.dressings = changed);
   }
 
   Plan withIrrigations(List<Irrigation> changed) {
-    return new Plan(
-        name, year, steps, closings, cuts, purchases, sowings, dressings, changed, scenarios);
+    return with(p -> p.irrigations = changed);
   }
 
   Plan withScenarios(List<Scenario> changed) {
-    return new Plan(
-        name, year, steps, closings, cuts, purchases, sowings, dressings, irrigations, changed);
+    return with(p -> p.scenarios = changed);
+  }
+
+  Plan withPasses(List<LightPass> changed) {
+    return with(p -> p.passes = changed);
+  }
+
+  private Plan with(Consumer<Parts> change) {
+    Parts parts = new Parts(this);
+    change.accept(parts);
+    return parts.plan();
+  }
+
+  /** A plan taken apart, to change one part of it. */
+  private static final class Parts {
+    private String name;
+    private PlanYear year;
+    private List<FeedStep> steps;
+    private List<Closing> closings;
+    private List<HayCut> cuts;
+    private List<Purchase> purchases;
+    private List<Sowing> sowings;
+    private List<Dressing> dressings;
+    private List<Irrigation> irrigations;
+    private List<Scenario> scenarios;
+    private List<LightPass> passes;
+
+    Parts(Plan of) {
+      name = of.name;
+      year = of.year;
+      steps = of.steps;
+      closings = of.closings;
+      cuts = of.cuts;
+      purchases = of.purchases;
+      sowings = of.sowings;
+      dressings = of.dressings;
+      irrigations = of.irrigations;
+      scenarios = of.scenarios;
+      passes = of.passes;
+    }
+
+    Plan plan() {
+      return new Plan(
+          name,
+          year,
+          steps,
+          closings,
+          cuts,
+          purchases,
+          sowings,
+          dressings,
+          irrigations,
+          scenarios,
+          passes);
+    }
   }
 }

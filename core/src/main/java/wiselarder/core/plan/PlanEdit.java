@@ -6,6 +6,8 @@ import java.util.function.Function;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
+import wiselarder.core.land.Grid;
+import wiselarder.core.land.Outline;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.Lot;
@@ -49,6 +51,7 @@ public sealed interface PlanEdit {
       p = p.withSowings(p.sowings().stream().filter(s -> !s.fieldId().equals(id)).toList());
       p = p.withDressings(p.dressings().stream().filter(d -> !d.fieldId().equals(id)).toList());
       p = p.withIrrigations(p.irrigations().stream().filter(i -> !i.fieldId().equals(id)).toList());
+      p = p.withPasses(p.passes().stream().filter(l -> !l.fieldId().equals(id)).toList());
       return new FarmPlan(b.farm().withFields(fields), p);
     }
 
@@ -84,9 +87,11 @@ public sealed interface PlanEdit {
       Plan p = b.plan();
       p = p.withSteps(p.steps().stream().filter(s -> !s.groupId().equals(id)).toList());
       p = p.withClosings(p.closings().stream().map(c -> withoutGroup(c, id)).toList());
+      p = p.withPasses(p.passes().stream().filter(l -> !l.groupId().equals(id)).toList());
       p = p.withPurchases(p.purchases().stream().map(x -> withoutGroup(x, id)).toList());
+      Farm farm = b.farm().withGroups(without(b.farm().groups(), id, AnimalGroup::id, "group.id"));
       return new FarmPlan(
-          b.farm().withGroups(without(b.farm().groups(), id, AnimalGroup::id, "group.id")), p);
+          farm.withFields(farm.fields().stream().map(f -> f.withoutGroup(id)).toList()), p);
     }
 
     @Override
@@ -296,139 +301,54 @@ public sealed interface PlanEdit {
     }
   }
 
-  /** Sows a crop, or replaces the sowing with its id. */
-  record PutSowing(Sowing sowing) implements PlanEdit {
-    public PutSowing {
-      Check.present("sowing", sowing);
+  /** Adds a thing to one of the lists, or replaces the one with its id. */
+  record Put<T extends Record>(Items<T> items, T item) implements PlanEdit {
+    public Put {
+      Check.present(items.what(), item);
     }
 
     @Override
     public FarmPlan apply(FarmPlan b) {
-      return new FarmPlan(
-          b.farm(), b.plan().withSowings(put(b.plan().sowings(), sowing, Sowing::id)));
+      return items.with(b, put(items.in(b), item, items::id));
     }
 
     @Override
     public String words(FarmPlan before) {
-      return "Sow %s on %s".formatted(before.field(sowing.fieldId()).name(), sowing.sowOn());
+      return items.words(before, item);
     }
   }
 
-  /** Takes a sowing back. */
-  record RemoveSowing(String id) implements PlanEdit {
+  /** Removes a thing from one of the lists. */
+  record Remove<T extends Record>(Items<T> items, String id) implements PlanEdit {
     @Override
     public FarmPlan apply(FarmPlan b) {
-      return new FarmPlan(
-          b.farm(), b.plan().withSowings(without(b.plan().sowings(), id, Sowing::id, "sowing.id")));
+      return items.with(b, without(items.in(b), id, items::id, items.what() + ".id"));
     }
 
     @Override
     public String words(FarmPlan before) {
-      return "Took back a sowing";
+      return items.takenBack();
     }
   }
 
-  /** Puts nitrogen on a field, or replaces the dressing with its id. */
-  record PutDressing(Dressing dressing) implements PlanEdit {
-    public PutDressing {
-      Check.present("dressing", dressing);
+  /** Parts a field along a line; the smaller piece becomes a field of its own. */
+  record SplitField(String id, List<Outline.Point> line, String newId, String newName)
+      implements PlanEdit {
+    public SplitField {
+      line = List.copyOf(Check.present("split.line", line));
+      Check.range("split.line", line.size(), 2, 100);
+      Check.text("split.newId", newId, 40);
+      Check.text("split.newName", newName, 60);
     }
 
     @Override
     public FarmPlan apply(FarmPlan b) {
-      return new FarmPlan(
-          b.farm(), b.plan().withDressings(put(b.plan().dressings(), dressing, Dressing::id)));
+      return Split.of(b, this);
     }
 
     @Override
     public String words(FarmPlan before) {
-      return "Nitrogen on %s on %s"
-          .formatted(before.field(dressing.fieldId()).name(), dressing.date());
-    }
-  }
-
-  /** Takes a dressing back. */
-  record RemoveDressing(String id) implements PlanEdit {
-    @Override
-    public FarmPlan apply(FarmPlan b) {
-      return new FarmPlan(
-          b.farm(),
-          b.plan().withDressings(without(b.plan().dressings(), id, Dressing::id, "dressing.id")));
-    }
-
-    @Override
-    public String words(FarmPlan before) {
-      return "Took back nitrogen";
-    }
-  }
-
-  /** Waters a field, or replaces the watering with its id. */
-  record PutIrrigation(Irrigation irrigation) implements PlanEdit {
-    public PutIrrigation {
-      Check.present("irrigation", irrigation);
-    }
-
-    @Override
-    public FarmPlan apply(FarmPlan b) {
-      return new FarmPlan(
-          b.farm(),
-          b.plan().withIrrigations(put(b.plan().irrigations(), irrigation, Irrigation::id)));
-    }
-
-    @Override
-    public String words(FarmPlan before) {
-      return "Water %s on %s"
-          .formatted(before.field(irrigation.fieldId()).name(), irrigation.date());
-    }
-  }
-
-  /** Takes a watering back. */
-  record RemoveIrrigation(String id) implements PlanEdit {
-    @Override
-    public FarmPlan apply(FarmPlan b) {
-      return new FarmPlan(
-          b.farm(),
-          b.plan()
-              .withIrrigations(
-                  without(b.plan().irrigations(), id, Irrigation::id, "irrigation.id")));
-    }
-
-    @Override
-    public String words(FarmPlan before) {
-      return "Took back a watering";
-    }
-  }
-
-  /** Adds a weather scenario, or replaces the one with its id. */
-  record PutScenario(Scenario scenario) implements PlanEdit {
-    public PutScenario {
-      Check.present("scenario", scenario);
-    }
-
-    @Override
-    public FarmPlan apply(FarmPlan b) {
-      return new FarmPlan(
-          b.farm(), b.plan().withScenarios(put(b.plan().scenarios(), scenario, Scenario::id)));
-    }
-
-    @Override
-    public String words(FarmPlan before) {
-      return "Weather scenario " + scenario.name();
-    }
-  }
-
-  /** Removes a weather scenario. */
-  record RemoveScenario(String id) implements PlanEdit {
-    @Override
-    public FarmPlan apply(FarmPlan b) {
-      return new FarmPlan(
-          b.farm(),
-          b.plan().withScenarios(without(b.plan().scenarios(), id, Scenario::id, "scenario.id")));
-    }
-
-    @Override
-    public String words(FarmPlan before) {
-      return "Removed a weather scenario";
+      return "Parted %s; the piece is %s".formatted(before.field(id).name(), newName);
     }
   }
 
@@ -471,18 +391,40 @@ public sealed interface PlanEdit {
       String climateId,
       Farm.UnitSystem units,
       String currency,
-      double audKg)
+      double audKg,
+      List<Farm.Machine> machines,
+      Grid grid)
       implements PlanEdit {
     /** The settings of a farm as they stand. */
     static SetFarm of(Farm f) {
-      return new SetFarm(f.name(), f.note(), f.climateId(), f.units(), f.currency(), f.audKg());
+      return new SetFarm(
+          f.name(),
+          f.note(),
+          f.climateId(),
+          f.units(),
+          f.currency(),
+          f.audKg(),
+          f.machines(),
+          f.grid());
     }
 
     @Override
     public FarmPlan apply(FarmPlan b) {
       Farm f = b.farm();
       return new FarmPlan(
-          new Farm(name, note, climateId, units, currency, audKg, f.fields(), f.groups(), f.lots()),
+          new Farm(
+              name,
+              note,
+              climateId,
+              units,
+              currency,
+              audKg,
+              f.fields(),
+              f.groups(),
+              f.lots(),
+              f.forages(),
+              machines,
+              grid),
           b.plan());
     }
 

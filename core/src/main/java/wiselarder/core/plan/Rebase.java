@@ -70,29 +70,8 @@ public final class Rebase {
       return new PlanEdit.BuyHay(
           item(buy.purchase(), p -> p.plan().purchases(), Purchase::id, p -> p.lot().name()));
     }
-    if (e instanceof PlanEdit.PutSowing put) {
-      return new PlanEdit.PutSowing(
-          item(put.sowing(), p -> p.plan().sowings(), Sowing::id, s -> fieldName(s.fieldId())));
-    }
-    if (e instanceof PlanEdit.PutDressing put) {
-      return new PlanEdit.PutDressing(
-          item(
-              put.dressing(),
-              p -> p.plan().dressings(),
-              Dressing::id,
-              d -> fieldName(d.fieldId())));
-    }
-    if (e instanceof PlanEdit.PutIrrigation put) {
-      return new PlanEdit.PutIrrigation(
-          item(
-              put.irrigation(),
-              p -> p.plan().irrigations(),
-              Irrigation::id,
-              i -> fieldName(i.fieldId())));
-    }
-    if (e instanceof PlanEdit.PutScenario put) {
-      return new PlanEdit.PutScenario(
-          item(put.scenario(), p -> p.plan().scenarios(), Scenario::id, Scenario::name));
+    if (e instanceof PlanEdit.Put<?> put) {
+      return onTop(put);
     }
     if (e instanceof PlanEdit.SetFarm set) {
       return merged(set, PlanEdit.SetFarm.of(base.farm()), PlanEdit.SetFarm.of(theirs.farm()), "");
@@ -108,6 +87,12 @@ public final class Rebase {
       feeding(set);
     }
     return e;
+  }
+
+  private <T extends Record> PlanEdit onTop(PlanEdit.Put<T> put) {
+    Items<T> items = put.items();
+    return new PlanEdit.Put<>(
+        items, item(put.item(), items::in, items::id, t -> items.name(theirs, t)));
   }
 
   private <T extends Record> T item(

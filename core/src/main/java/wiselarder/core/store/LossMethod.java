@@ -10,7 +10,14 @@ import wiselarder.core.reference.CsvTable;
  * default; the table's low and high are about one standard deviation to each side.
  */
 public record LossMethod(
-    String id, Stage stage, String name, double share, double lowShare, double highShare, Per per) {
+    String id,
+    Stage stage,
+    String name,
+    double share,
+    double lowShare,
+    double highShare,
+    Per per,
+    double tdnLossPoints) {
 
   public enum Stage {
     HARVEST,
@@ -53,6 +60,7 @@ public record LossMethod(
         r.number("dm_loss_typical", 0, 0.95),
         r.number("dm_loss_low", 0, 0.95),
         r.number("dm_loss_high", 0, 0.95),
-        Per.valueOf(r.text("applies_per").toUpperCase(java.util.Locale.ROOT)));
+        Per.valueOf(r.text("applies_per").toUpperCase(java.util.Locale.ROOT)),
+        r.number("quality_loss_tdn_points", 0, 30));
   }
 }

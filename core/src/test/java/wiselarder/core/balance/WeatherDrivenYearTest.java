@@ -540,13 +540,41 @@ class WeatherDrivenYearTest {
     Farms less = one("tall_fescue_novel", 1500.0);
     Field f = less.fields.get(0);
     less.fields.set(
-        0, new Field("a", "a", 10, f.stand(), f.grazing(), null, null, null, true, "", null, 2.5));
+        0,
+        new Field(
+            "a",
+            "a",
+            10,
+            f.stand(),
+            f.grazing(),
+            null,
+            null,
+            null,
+            true,
+            "",
+            null,
+            2.5,
+            null,
+            null));
     assertThat(grown(in("normal", less.build())))
         .isCloseTo(0.75 * grown(in("normal", whole.build())), within(1e-6));
     assertThatThrownBy(
             () ->
                 new Field(
-                    "a", "a", 10, f.stand(), f.grazing(), null, null, null, true, "", null, 11.0))
+                    "a",
+                    "a",
+                    10,
+                    f.stand(),
+                    f.grazing(),
+                    null,
+                    null,
+                    null,
+                    true,
+                    "",
+                    null,
+                    11.0,
+                    null,
+                    null))
         .isInstanceOf(Refused.class);
   }
 

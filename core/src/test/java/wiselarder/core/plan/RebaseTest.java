@@ -90,9 +90,11 @@ class RebaseTest {
   void settingsAreMergedMemberByMember() {
     PlanEdit.SetFarm was = PlanEdit.SetFarm.of(BASE.farm());
     FarmPlan theirs =
-        new PlanEdit.SetFarm("Other", "", was.climateId(), was.units(), "EUR", 11.8).apply(BASE);
+        new PlanEdit.SetFarm("Other", "", was.climateId(), was.units(), "EUR", 11.8, null, null)
+            .apply(BASE);
     PlanEdit mine =
-        new PlanEdit.SetFarm(was.name(), "wet year", was.climateId(), was.units(), "EUR", 11.8);
+        new PlanEdit.SetFarm(
+            was.name(), "wet year", was.climateId(), was.units(), "EUR", 11.8, null, null);
     Rebase.Outcome outcome = Rebase.onTop(BASE, theirs, List.of(mine));
     assertThat(outcome.clashes()).isEmpty();
     Farm both = apply(theirs, outcome.edits()).farm();

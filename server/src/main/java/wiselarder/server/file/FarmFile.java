@@ -34,10 +34,13 @@ public final class FarmFile {
 
   static final String FORMAT = "wise-larder-farm";
 
-  /** Version 2 lacks soils, sowings, dressings, irrigations and scenarios: none of them. */
+  /**
+   * Version 2 lacks soils, sowings, dressings, irrigations and scenarios, version 3 the map, how
+   * fields lie, own forages, machines and light passes: none of them.
+   */
   static final int OLDEST = 2;
 
-  static final int VERSION = 3;
+  static final int VERSION = 4;
 
   /** More plans than this in one file is a mistake. */
   public static final int MOST_PLANS = 50;

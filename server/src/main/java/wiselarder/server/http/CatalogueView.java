@@ -6,7 +6,9 @@ import java.util.List;
 import java.util.TreeMap;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.QualityTable;
+import wiselarder.core.land.BufferRule;
 import wiselarder.core.plan.Catalogue;
+import wiselarder.core.plan.Farm;
 import wiselarder.core.store.PackageSize;
 import wiselarder.core.store.StoredFeed;
 
@@ -17,7 +19,8 @@ public record CatalogueView(
     List<KindView> kinds,
     List<LossView> losses,
     List<PackageSize> packages,
-    List<StoredFeed> storedFeeds) {
+    List<StoredFeed> storedFeeds,
+    List<BufferRule> buffers) {
 
   public record ClimateView(String id, String name, boolean southern) {}
 
@@ -73,6 +76,15 @@ public record CatalogueView(
       double standingLossShare,
       Double useByDays,
       List<String> uses,
+      double legumeShare,
+      double mostShareCattle,
+      double mostShareSheep,
+      boolean thickStems,
+      boolean hayEatenAsIs,
+      Forage.Need heatNeed,
+      Forage.Need waterNeed,
+      Double seedCostUsdPerHa,
+      String learnedAs,
       String note) {}
 
   /** Feed value at one stage, percent of DM. */
@@ -96,29 +108,7 @@ public record CatalogueView(
             .sorted(Comparator.comparing(ClimateView::name))
             .toList(),
         c.forages().values().stream()
-            .map(
-                f ->
-                    new ForageView(
-                        f.id(),
-                        f.name(),
-                        f.minResidualKgPerHa(),
-                        f.cropResidue() ? f.ceilingKgPerHa() : f.entryMassKgPerHa(),
-                        f.ceilingKgPerHa(),
-                        f.utilizationSetStocked(),
-                        f.utilizationRotational(),
-                        f.utilizationStrip(),
-                        f.canStockpile(),
-                        f.canCut(),
-                        f.cropResidue(),
-                        f.prussicAcid(),
-                        f.toxicEndophyte(),
-                        f.sownYearly(),
-                        f.fallow(),
-                        f.annualTypicalKgPerHa(),
-                        sowings(c, f),
-                        rules(f),
-                        worth(c, f),
-                        curves(c, f.id())))
+            .map(f -> forage(c, f))
             .sorted(Comparator.comparing(ForageView::name))
             .toList(),
         c.herd().kinds().stream()
@@ -139,7 +129,41 @@ public record CatalogueView(
             .sorted(Comparator.comparing(LossView::name))
             .toList(),
         c.packages(),
-        c.storedFeeds());
+        c.storedFeeds(),
+        c.buffers());
+  }
+
+  /** A farm's own forages, by name. */
+  static List<ForageView> own(Catalogue product, Farm farm) {
+    Catalogue c = product.on(farm);
+    return farm.forages().stream()
+        .map(own -> forage(c, c.forage(own.id())))
+        .sorted(Comparator.comparing(ForageView::name))
+        .toList();
+  }
+
+  private static ForageView forage(Catalogue c, Forage f) {
+    return new ForageView(
+        f.id(),
+        f.name(),
+        f.minResidualKgPerHa(),
+        f.cropResidue() ? f.ceilingKgPerHa() : f.entryMassKgPerHa(),
+        f.ceilingKgPerHa(),
+        f.utilizationSetStocked(),
+        f.utilizationRotational(),
+        f.utilizationStrip(),
+        f.canStockpile(),
+        f.canCut(),
+        f.cropResidue(),
+        f.prussicAcid(),
+        f.toxicEndophyte(),
+        f.sownYearly(),
+        f.fallow(),
+        f.annualTypicalKgPerHa(),
+        sowings(c, f),
+        rules(f),
+        worth(c, f),
+        curves(c, f.id()));
   }
 
   private static RulesView rules(Forage f) {
@@ -169,6 +193,15 @@ public record CatalogueView(
         f.standingLossPerMonth(),
         orNull(f.stockpileUseByDays()),
         f.uses().stream().sorted().toList(),
+        f.legumeShare(),
+        f.mostShareCattle(),
+        f.mostShareSheep(),
+        f.thickStems(),
+        f.hayEatenAsIs(),
+        f.heatNeed(),
+        f.waterNeed(),
+        orNull(f.seedCostUsdPerHa()),
+        f.learnedAs(),
         f.note());
   }
 

@@ -6,14 +6,19 @@ import java.util.List;
 import java.util.Objects;
 import java.util.stream.Stream;
 import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.forage.OwnForage;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
+import wiselarder.core.land.Grid;
+import wiselarder.core.land.Outline;
 import wiselarder.core.plan.Closing;
 import wiselarder.core.plan.Dressing;
 import wiselarder.core.plan.Farm;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.Irrigation;
+import wiselarder.core.plan.Items;
+import wiselarder.core.plan.LightPass;
 import wiselarder.core.plan.PlanEdit;
 import wiselarder.core.plan.Purchase;
 import wiselarder.core.plan.Scenario;
@@ -47,7 +52,16 @@ public record EditDto(
     @Schema(nullable = true) Irrigation putIrrigation,
     @Schema(nullable = true) String removeIrrigation,
     @Schema(nullable = true) Scenario putScenario,
-    @Schema(nullable = true) String removeScenario) {
+    @Schema(nullable = true) String removeScenario,
+    @Schema(nullable = true) LightPass putPass,
+    @Schema(nullable = true) String removePass,
+    @Schema(nullable = true) OwnForage putForage,
+    @Schema(nullable = true) String removeForage,
+    @Schema(nullable = true) SplitDto splitField) {
+
+  /** A line that parts a field, and what the smaller piece is called. */
+  @Schema(name = "Split")
+  public record SplitDto(String id, List<Outline.Point> line, String newId, String newName) {}
 
   /** A group's whole order of feeds. */
   @Schema(name = "Feeding")
@@ -65,14 +79,16 @@ public record EditDto(
       String climateId,
       Farm.UnitSystem units,
       String currency,
-      double audKg) {}
+      double audKg,
+      List<Farm.Machine> machines,
+      Grid grid) {}
 
   static EditDto of(PlanEdit edit) {
     Closing closing = edit instanceof PlanEdit.ShutField s ? s.closing() : null;
     Purchase purchase = edit instanceof PlanEdit.BuyHay b ? b.purchase() : null;
     return new EditDto(
         null, null, null, null, null, null, null, closing, null, null, null, purchase, null, null,
-        null, null, null, null, null, null, null, null, null, null);
+        null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
   }
 
   PlanEdit edit() {
@@ -104,16 +120,26 @@ public record EditDto(
                         setFarm.climateId,
                         setFarm.units,
                         setFarm.currency,
-                        setFarm.audKg),
+                        setFarm.audKg,
+                        setFarm.machines,
+                        setFarm.grid),
                 namePlan == null ? null : new PlanEdit.NamePlan(namePlan),
-                putSowing == null ? null : new PlanEdit.PutSowing(putSowing),
-                removeSowing == null ? null : new PlanEdit.RemoveSowing(removeSowing),
-                putDressing == null ? null : new PlanEdit.PutDressing(putDressing),
-                removeDressing == null ? null : new PlanEdit.RemoveDressing(removeDressing),
-                putIrrigation == null ? null : new PlanEdit.PutIrrigation(putIrrigation),
-                removeIrrigation == null ? null : new PlanEdit.RemoveIrrigation(removeIrrigation),
-                putScenario == null ? null : new PlanEdit.PutScenario(putScenario),
-                removeScenario == null ? null : new PlanEdit.RemoveScenario(removeScenario))
+                put(Items.SOWINGS, putSowing),
+                remove(Items.SOWINGS, removeSowing),
+                put(Items.DRESSINGS, putDressing),
+                remove(Items.DRESSINGS, removeDressing),
+                put(Items.IRRIGATIONS, putIrrigation),
+                remove(Items.IRRIGATIONS, removeIrrigation),
+                put(Items.SCENARIOS, putScenario),
+                remove(Items.SCENARIOS, removeScenario),
+                put(Items.PASSES, putPass),
+                remove(Items.PASSES, removePass),
+                put(Items.FORAGES, putForage),
+                remove(Items.FORAGES, removeForage),
+                splitField == null
+                    ? null
+                    : new PlanEdit.SplitField(
+                        splitField.id, splitField.line, splitField.newId, splitField.newName))
             .filter(Objects::nonNull)
             .map(PlanEdit.class::cast)
             .toList();
@@ -121,5 +147,13 @@ public record EditDto(
       throw new Refused("one_edit", "edits", given.size(), "an edit has exactly one member");
     }
     return given.get(0);
+  }
+
+  private static <T extends Record> PlanEdit put(Items<T> items, T item) {
+    return item == null ? null : new PlanEdit.Put<>(items, item);
+  }
+
+  private static <T extends Record> PlanEdit remove(Items<T> items, String id) {
+    return id == null ? null : new PlanEdit.Remove<>(items, id);
   }
 }

@@ -43,14 +43,12 @@ class FileController {
   private final Farms farms;
   private final Plans plans;
   private final Engine engine;
-  private final Lists lists;
   private final PlanViews views;
 
   FileController(Farms farms, Plans plans, Engine engine, PlanViews views) {
     this.farms = farms;
     this.plans = plans;
     this.engine = engine;
-    this.lists = new Lists(engine.catalogue());
     this.views = views;
   }
 
@@ -129,7 +127,7 @@ class FileController {
       @AuthenticationPrincipal Person person) {
     FarmPlan plan = plans.get(id, person).content();
     return file(
-        lists.write(kind, plan).getBytes(StandardCharsets.UTF_8),
+        lists(plan).write(kind, plan).getBytes(StandardCharsets.UTF_8),
         FarmFile.fileName(plan.farm().name() + "-" + kind.name()) + ".csv",
         CSV);
   }
@@ -142,7 +140,7 @@ class FileController {
       @RequestBody byte[] body,
       @AuthenticationPrincipal Person person) {
     FarmPlan now = plans.get(id, person).content();
-    Lists.Read read = lists.read(kind, text(body), now);
+    Lists.Read read = lists(now).read(kind, text(body), now);
     FarmPlan then = now;
     for (PlanEdit edit : read.edits()) {
       then = edit.apply(then);
@@ -161,11 +159,16 @@ class FileController {
       @RequestBody byte[] body,
       @AuthenticationPrincipal Person person) {
     StoredPlan now = plans.get(id, person);
-    Lists.Read read = lists.read(kind, text(body), now.content());
+    Lists.Read read = lists(now.content()).read(kind, text(body), now.content());
     if (!read.problems().isEmpty()) {
       throw new BadRows(read.problems());
     }
     return views.of(plans.edit(id, person, revision, null, read.edits(), "[]"), season);
+  }
+
+  /** Lists that know the keeper's own forages too. */
+  private Lists lists(FarmPlan plan) {
+    return new Lists(engine.catalogue().on(plan.farm()));
   }
 
   /** The ledger as CSV or spreadsheet, in the farm's units unless others are named. */
@@ -226,7 +229,7 @@ class FileController {
     }
   }
 
-  private static ResponseEntity<byte[]> file(byte[] content, String name, MediaType type) {
+  static ResponseEntity<byte[]> file(byte[] content, String name, MediaType type) {
     return ResponseEntity.ok()
         .contentType(type)
         .header(

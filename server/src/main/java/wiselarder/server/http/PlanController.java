@@ -64,6 +64,7 @@ class PlanController {
    * @param role what the person may do there
    * @param undo words of the edit that an undo would take back, or null
    * @param redo words of the edit that a redo would bring back, or null
+   * @param ownForages the farm's own, as they come out
    */
   record PlanView(
       String id,
@@ -75,6 +76,7 @@ class PlanController {
       String redo,
       Farm farm,
       Plan plan,
+      List<CatalogueView.ForageView> ownForages,
       YearView year) {}
 
   /**

@@ -34,6 +34,7 @@ class PlanViews {
         opened.redo(),
         content.farm(),
         content.plan(),
+        CatalogueView.own(engine.catalogue(), content.farm()),
         YearView.of(content, engine));
   }
 }

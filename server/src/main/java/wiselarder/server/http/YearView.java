@@ -52,7 +52,11 @@ public record YearView(
     List<int[]> frosts,
     List<WeatherMonth> weather,
     List<SowingOutcome> sowings,
+    List<PassYear> passes,
     double massError) {
+
+  /** Passes for light that a season asked for, and what stock ate on them. */
+  public record PassYear(String passId, int count, double eatenKg) {}
 
   /** One month of the season's weather beside the normal one. Days half-open. */
   public record WeatherMonth(
@@ -83,7 +87,8 @@ public record YearView(
 
   /**
    * One field's year. {@code grazedKg} is what stock ate there each day, whole field; protein and
-   * TDN are those of all that stands, -1 where nothing does.
+   * TDN are those of all that stands, -1 where nothing does; {@code breakHa} is the piece given
+   * each day where the field is opened in strips, empty elsewhere.
    */
   public record FieldYear(
       String id,
@@ -92,6 +97,7 @@ public record YearView(
       int[] waterPercent,
       int[] proteinPercent,
       int[] tdnPercent,
+      double[] breakHa,
       int soilCapacityMm,
       int residualKgPerHa,
       int ceilingKgPerHa,
@@ -114,7 +120,10 @@ public record YearView(
       int[] grazedTdnPercent,
       int[] grazedFibrePercent) {}
 
-  /** One lot's level at the end of each day. */
+  /**
+   * One lot's level at the end of each day; what it is worth where it was cut in the plan, else
+   * null.
+   */
   public record LotYear(
       String id,
       String name,
@@ -123,7 +132,11 @@ public record YearView(
       int[] levelKg,
       int[] units,
       double eatenKg,
-      int opened) {}
+      int opened,
+      Double proteinPct,
+      Double tdnPct,
+      Double fibrePct,
+      Double ripeness) {}
 
   /** One line of the ledger; days half-open; store at the end of the last day. */
   public record LedgerLine(
@@ -195,7 +208,17 @@ public record YearView(
         frosts(b),
         weather(b),
         sowings(b),
+        passes(b),
         b.massBalance().error());
+  }
+
+  private static List<PassYear> passes(YearBalance b) {
+    List<PassYear> views = new ArrayList<>();
+    for (int n = 0; n < b.stated().plan().passes().size(); n++) {
+      views.add(
+          new PassYear(b.stated().plan().passes().get(n).id(), b.passes(n), b.passEatenKg(n)));
+    }
+    return views;
   }
 
   private static List<int[]> frosts(YearBalance b) {
@@ -312,6 +335,9 @@ public record YearView(
               whole(b, d -> 100 * b.soilWaterMm(f, d) / b.soilCapacityMm(f)),
               whole(b, d -> orNone(b.standingProteinPct(f, d))),
               whole(b, d -> orNone(b.standingTdnPct(f, d))),
+              fields.get(f).grazing() == Field.Grazing.STRIP
+                  ? daily(b, d -> b.breakHa(f, d))
+                  : new double[0],
               (int) Math.round(b.soilCapacityMm(f)),
               (int) Math.round(b.residualKgPerHa(f)),
               (int) Math.round(b.ceilingKgPerHa(f)),
@@ -360,7 +386,11 @@ public record YearView(
               whole(b, d -> b.lotKg(l, d)),
               whole(b, d -> b.lotUnits(l, d)),
               sum(b, d -> b.lotEatenKg(l, d)),
-              (int) sum(b, d -> b.lotOpened(l, d))));
+              (int) sum(b, d -> b.lotOpened(l, d)),
+              orNull(b.lotProteinPct(l)),
+              orNull(b.lotTdnPct(l)),
+              orNull(b.lotFibrePct(l)),
+              Double.isNaN(b.lotTdnPct(l)) ? null : b.lotRipeness(l)));
     }
     return views;
   }

@@ -41,6 +41,16 @@ final class Operations {
   private static final String WEATHER =
       "date,tmin_c,tmax_c,rain_mm\n2019-09-01,8,20,4\n2019-09-02,9,21,0\n";
 
+  private static final String OUTLINE =
+      """
+      {"edge": [{"eastM": 0, "northM": 0}, {"eastM": 100, "northM": 0}, {"eastM": 0, "northM": 90}],
+       "off": []}""";
+  private static final String MAP =
+      """
+      {"type": "FeatureCollection", "features": [{"type": "Feature",
+       "properties": {"name": "Saddle"}, "geometry": {"type": "Polygon", "coordinates":
+        [[[-40, 36.9], [-39.998, 36.9], [-39.998, 36.902], [-40, 36.9]]]}}]}""";
+
   /** Every operation of the API. One that is missing here fails the test. */
   static final Map<String, Call> CALLS = new TreeMap<>();
 
@@ -101,6 +111,27 @@ final class Operations {
         "POST /api/plans/{id}/lists/{kind}/preview", new Call(Needs.READER, "text/csv", ROWS));
     CALLS.put("POST /api/plans/{id}/lists/{kind}", new Call(Needs.PLANNER, "text/csv", ROWS));
     CALLS.put("GET /api/plans/{id}/ledger", bare(Needs.READER));
+    CALLS.put("POST /api/plans/{id}/measure", json(Needs.READER, OUTLINE));
+    CALLS.put("GET /api/plans/{id}/let-grow", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/fitting", bare(Needs.READER));
+    CALLS.put(
+        "POST /api/plans/{id}/cover",
+        json(
+            Needs.READER,
+            """
+            {"forageId": "tall_fescue_novel", "heightsCm": [12, 15], "plate": [], "perUnitKg": 0,
+             "baseKg": 0, "clips": []}"""));
+    CALLS.put(
+        "POST /api/plans/{id}/compare",
+        json(
+            Needs.READER,
+            """
+            {"stands": [{"forageId": "fescue_white_clover", "nitrogenKgPerHa": 0, "costPerHa": 20}],
+             "terms": {"weightKg": 300, "nitrogenPricePerKg": 1, "valuePerKgGain": 3,
+              "costShare": 0}}"""));
+    CALLS.put("GET /api/plans/{id}/map", bare(Needs.READER));
+    CALLS.put("POST /api/plans/{id}/map/preview", json(Needs.READER, MAP));
+    CALLS.put("POST /api/plans/{id}/map", json(Needs.PLANNER, MAP));
     CALLS.put("GET /api/plans/{id}/weather", bare(Needs.READER));
     CALLS.put("POST /api/plans/{id}/weather/preview", new Call(Needs.READER, "text/csv", WEATHER));
     CALLS.put("POST /api/plans/{id}/weather", new Call(Needs.PLANNER, "text/csv", WEATHER));

@@ -1,0 +1,97 @@
+package wiselarder.core.balance;
+
+import wiselarder.core.balance.FieldState.StandState;
+import wiselarder.core.balance.ResolvedPlan.FieldPlan;
+import wiselarder.core.balance.ResolvedPlan.StandPlan;
+import wiselarder.core.forage.LearningTimes;
+
+/**
+ * Who has learned to eat what. A new feed may be only a part of the diet in its first days, and
+ * some never become the whole of it; off it for more than a week, stock begin again. Stock count as
+ * used to what stands ready on the plan's first day.
+ */
+final class Learning {
+  private static final double EPSILON_KG = 1e-9;
+  private static final int LONG_AGO = -10_000;
+
+  private final ResolvedPlan plan;
+  private final FieldState[] fields;
+  private final int feeds;
+
+  /** By group and feed: the first day of this spell, the last one eaten, and eaten today, kg. */
+  private final int[] first;
+
+  private final int[] last;
+  private final double[] todayKg;
+  private final double[] needKg;
+
+  Learning(ResolvedPlan plan, FieldState[] fields) {
+    this.plan = plan;
+    this.fields = fields;
+    this.feeds = plan.feeds.size();
+    first = new int[plan.groups.length * feeds];
+    last = new int[first.length];
+    todayKg = new double[first.length];
+    needKg = new double[plan.groups.length];
+    java.util.Arrays.fill(last, LONG_AGO);
+    for (FieldPlan p : plan.fields) {
+      StandPlan base = p.base();
+      boolean ready = base.arrives <= 0 && p.openingGreen + p.openingDead >= base.turnIn;
+      for (int g = 0; base.feed >= 0 && ready && g < plan.groups.length; g++) {
+        first[g * feeds + base.feed] = LONG_AGO;
+        last[g * feeds + base.feed] = -1;
+      }
+    }
+  }
+
+  /** A group's day begins. */
+  void begin(int g, double need) {
+    needKg[g] = need;
+    java.util.Arrays.fill(todayKg, g * feeds, (g + 1) * feeds, 0);
+  }
+
+  /** True where a group may eat no more of what stands on a field today. */
+  boolean full(int g, int f, int day) {
+    return plan.fields[f].learned && roomKg(g, f, day) <= EPSILON_KG;
+  }
+
+  /** What a group may still eat on a field today, kg DM; endless where nothing must be learned. */
+  double roomKg(int g, int f, int day) {
+    FieldPlan p = plan.fields[f];
+    if (!p.learned) {
+      return Double.POSITIVE_INFINITY;
+    }
+    boolean winter = plan.weather.frostSeason(day);
+    double above = fields[f].above(p, winter);
+    double room = Double.POSITIVE_INFINITY;
+    for (int i = 0; i < p.stands.length; i++) {
+      StandState stand = fields[f].stands[i];
+      StandPlan sp = p.stands[i];
+      double part = sp.feed < 0 || !stand.there ? 0 : stand.above(sp, winter) / above;
+      if (part > 0) {
+        double most = mostShare(g, sp, day) * needKg[g];
+        room = Math.min(room, (most - todayKg[g * feeds + sp.feed]) / part);
+      }
+    }
+    return Math.max(0, room);
+  }
+
+  private double mostShare(int g, StandPlan sp, int day) {
+    int at = g * feeds + sp.feed;
+    boolean goesOn = day - last[at] <= LearningTimes.FORGOTTEN_AFTER_DAYS;
+    double learned = plan.learning.mostShare(plan.feeds.get(sp.feed), goesOn ? day - first[at] : 0);
+    return Math.min(learned, plan.groups[g].small ? sp.mostShareSheep : sp.mostShareCattle);
+  }
+
+  void ate(int g, StandPlan sp, int day, double kg) {
+    if (sp.feed < 0 || kg <= 0) {
+      return;
+    }
+    int at = g * feeds + sp.feed;
+    if (day - last[at] > LearningTimes.FORGOTTEN_AFTER_DAYS) {
+      first[at] = day;
+    }
+    last[at] = day;
+    todayKg[at] += kg;
+  }
+}

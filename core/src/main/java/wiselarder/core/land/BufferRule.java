@@ -1,0 +1,27 @@
+package wiselarder.core.land;
+
+import java.util.List;
+import wiselarder.core.reference.CsvTable;
+
+/**
+ * The strip to keep along water, by slope. Product default; local rules stand above it.
+ *
+ * @param bufferM width on each side, m
+ */
+public record BufferRule(
+    String slopeClass, double fromDeg, double toDeg, double bufferM, String note) {
+
+  /** All rules, flattest first. */
+  public static List<BufferRule> loadAll() {
+    return List.copyOf(
+        CsvTable.load(
+            "buffers.csv",
+            r ->
+                new BufferRule(
+                    r.text("slope_class"),
+                    r.number("slope_deg_low", 0, 90),
+                    r.number("slope_deg_high", 0, 90),
+                    r.number("waterway_buffer_m_default", 0, 500),
+                    r.text("note"))));
+  }
+}

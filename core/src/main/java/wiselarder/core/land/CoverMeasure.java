@@ -1,0 +1,82 @@
+package wiselarder.core.land;
+
+import java.util.List;
+import wiselarder.core.forage.Forage;
+import wiselarder.core.quantity.Check;
+
+/**
+ * Cover measured in the field, as kilograms of dry matter a hectare.
+ *
+ * @param lowKgPerHa what it may be as well, by the way of measuring
+ */
+public record CoverMeasure(double coverKgPerHa, double lowKgPerHa, double highKgPerHa) {
+  /** Mass at a height is known to two fifths, by the notes of the forage table. */
+  private static final double BY_HEIGHT = 0.4;
+
+  /** A plate is known to about 15% where its line is set for the sward. Assumption. */
+  private static final double BY_PLATE = 0.15;
+
+  private static final double M2_PER_HA = 10_000;
+  private static final int MOST_READINGS = 500;
+
+  /**
+   * One clipped frame.
+   *
+   * @param freshG cut to the ground and weighed fresh, g
+   * @param dmShare dry matter as a share of that
+   * @param frameM2 area of the frame, m2
+   */
+  public record Clip(double freshG, double dmShare, double frameM2) {
+    public Clip {
+      Check.range("clip.freshG", freshG, 0, 20_000);
+      Check.range("clip.dmShare", dmShare, 0.05, 1);
+      Check.range("clip.frameM2", frameM2, 0.02, 4);
+    }
+
+    double kgPerHa() {
+      return freshG * dmShare / 1000 / frameM2 * M2_PER_HA;
+    }
+  }
+
+  /** The mean over heights, each by the forage's mass at that height. */
+  public static CoverMeasure byHeights(Forage forage, List<Double> heightsCm) {
+    Check.range("heightsCm", heightsCm.size(), 1, MOST_READINGS);
+    double sum = 0;
+    for (double h : heightsCm) {
+      sum += forage.massAtHeightKgPerHa(Check.range("heightCm", h, 0, 400));
+    }
+    return within(sum / heightsCm.size(), BY_HEIGHT);
+  }
+
+  /**
+   * A rising plate: {@code perUnit x mean reading + base}, the line that belongs to the plate and
+   * the sward.
+   */
+  public static CoverMeasure byPlate(List<Double> readings, double perUnitKg, double baseKg) {
+    Check.range("readings", readings.size(), 1, MOST_READINGS);
+    Check.range("plate.perUnitKg", perUnitKg, 1, 1000);
+    Check.range("plate.baseKg", baseKg, -2000, 5000);
+    double sum = 0;
+    for (double r : readings) {
+      sum += Check.range("reading", r, 0, 200);
+    }
+    return within(Math.max(0, perUnitKg * sum / readings.size() + baseKg), BY_PLATE);
+  }
+
+  /** The mean of clipped frames; as sure as they agree: two standard errors to each side. */
+  public static CoverMeasure byClips(List<Clip> clips) {
+    Check.range("clips", clips.size(), 1, MOST_READINGS);
+    double mean = clips.stream().mapToDouble(Clip::kgPerHa).average().orElse(0);
+    if (clips.size() == 1) {
+      return within(mean, BY_HEIGHT);
+    }
+    double squares =
+        clips.stream().mapToDouble(c -> (c.kgPerHa() - mean) * (c.kgPerHa() - mean)).sum();
+    double error = 2 * Math.sqrt(squares / (clips.size() - 1) / clips.size());
+    return new CoverMeasure(mean, Math.max(0, mean - error), mean + error);
+  }
+
+  private static CoverMeasure within(double kgPerHa, double share) {
+    return new CoverMeasure(kgPerHa, kgPerHa * (1 - share), kgPerHa * (1 + share));
+  }
+}

@@ -1,0 +1,105 @@
+package wiselarder.core.land;
+
+import java.time.LocalDate;
+import java.util.List;
+import wiselarder.core.quantity.Check;
+
+/**
+ * How a field lies: what a walk over it tells, apart from soil and stand.
+ *
+ * @param slopeDeg slope of most of the field; null where nobody said
+ * @param water where stock drink there
+ * @param access when a tractor gets there
+ * @param exposure how wind and snow reach it; sets what goes down under heavy snow, and exposed
+ *     stockpiles are eaten before sheltered ones
+ * @param shade true where stock find shade
+ * @param distanceM from the yard, by the way stock or bales go; null where nobody said
+ * @param onlyGroups groups that may graze here, as the fence holds no others; empty for all
+ * @param formerly what grew there before
+ * @param soilTest the last one, or null
+ */
+public record Lie(
+    Double slopeDeg,
+    Water water,
+    Access access,
+    Exposure exposure,
+    boolean shade,
+    Double distanceM,
+    List<String> onlyGroups,
+    String formerly,
+    SoilTest soilTest) {
+
+  /** Where stock drink. */
+  public enum Water {
+    NOT_SAID,
+    NONE,
+    HAULED,
+    TROUGH,
+    POND_OR_STREAM
+  }
+
+  /** When a tractor gets there. */
+  public enum Access {
+    ANY_WEATHER,
+    DRY_GROUND,
+    FROZEN_OR_DRY,
+    ON_FOOT
+  }
+
+  /** How wind and snow reach a field. */
+  public enum Exposure {
+    SHELTERED,
+    ORDINARY,
+    EXPOSED
+  }
+
+  /**
+   * A soil test.
+   *
+   * @param ph in water
+   * @param phosphorusMgPerKg plant-available, as the laboratory gives it
+   * @param potassiumMgPerKg plant-available
+   */
+  public record SoilTest(
+      LocalDate date, Double ph, Double phosphorusMgPerKg, Double potassiumMgPerKg) {
+    public SoilTest {
+      Check.present("soilTest.date", date);
+      rangeOrNone("soilTest.ph", ph, 3, 10);
+      rangeOrNone("soilTest.phosphorusMgPerKg", phosphorusMgPerKg, 0, 1000);
+      rangeOrNone("soilTest.potassiumMgPerKg", potassiumMgPerKg, 0, 5000);
+    }
+  }
+
+  /** Steeper than this no tractor should cut or turn across. Assumption, on the careful side. */
+  public static final double STEEPEST_TO_CUT_DEG = 16;
+
+  public Lie {
+    rangeOrNone("lie.slopeDeg", slopeDeg, 0, 60);
+    Check.present("lie.water", water);
+    Check.present("lie.access", access);
+    Check.present("lie.exposure", exposure);
+    rangeOrNone("lie.distanceM", distanceM, 0, 100_000);
+    onlyGroups = List.copyOf(Check.present("lie.onlyGroups", onlyGroups));
+    formerly = Check.note("lie.formerly", formerly, 400);
+  }
+
+  /** A field of which nothing is said. */
+  public static Lie unsaid() {
+    return new Lie(
+        null,
+        Water.NOT_SAID,
+        Access.ANY_WEATHER,
+        Exposure.ORDINARY,
+        false,
+        null,
+        List.of(),
+        "",
+        null);
+  }
+
+  private static void rangeOrNone(String field, Double value, double min, double max) {
+    if (value != null) {
+      Check.range(field, value, min, max);
+    }
+  }
+}

@@ -1,0 +1,63 @@
+package wiselarder.core.land;
+
+import java.util.List;
+import wiselarder.core.quantity.Check;
+
+/**
+ * A field's shape on the farm's plain grid, and what lies in it that feeds nobody.
+ *
+ * @param edge corners in order, first not repeated, at least three
+ */
+public record Outline(List<Point> edge, List<Off> off) {
+  private static final int MOST_POINTS = 500;
+  private static final int MOST_OFF = 60;
+
+  /** Metres east and north of the grid's origin. */
+  public record Point(double eastM, double northM) {
+    private static final double FURTHEST_M = 100_000;
+
+    public Point {
+      Check.range("point.eastM", eastM, -FURTHEST_M, FURTHEST_M);
+      Check.range("point.northM", northM, -FURTHEST_M, FURTHEST_M);
+    }
+  }
+
+  /** What takes area off. */
+  public enum Kind {
+    /** A line, with a strip to each side. */
+    WATERWAY,
+    /** Shapes, with a strip around. */
+    POND,
+    HOLLOW,
+    OLD_BALE_PAD;
+
+    /** True for a line, false for a shape. */
+    public boolean line() {
+      return this == WATERWAY;
+    }
+  }
+
+  /**
+   * One thing that takes area off.
+   *
+   * @param points of a line, at least two; corners of a shape, at least three
+   * @param bufferM width of the strip kept on each side of a line or around a shape
+   */
+  public record Off(Kind kind, String name, List<Point> points, double bufferM) {
+    public Off {
+      Check.present("off.kind", kind);
+      name = Check.note("off.name", name, 60);
+      points = List.copyOf(Check.present("off.points", points));
+      Check.range("off.points", points.size(), kind.line() ? 2 : 3, MOST_POINTS);
+      Check.range("off.bufferM", bufferM, 0, 500);
+    }
+  }
+
+  public Outline {
+    edge = List.copyOf(Check.present("outline.edge", edge));
+    off = List.copyOf(Check.present("outline.off", off));
+    Check.range("outline.edge", edge.size(), 3, MOST_POINTS);
+    Check.range("outline.off", off.size(), 0, MOST_OFF);
+    Survey.refuseCrossed(edge, off);
+  }
+}

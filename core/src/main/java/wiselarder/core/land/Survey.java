@@ -1,0 +1,175 @@
+package wiselarder.core.land;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.LineString;
+import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.operation.polygonize.Polygonizer;
+import wiselarder.core.land.Outline.Off;
+import wiselarder.core.land.Outline.Point;
+import wiselarder.core.quantity.Refused;
+
+/** Areas of outlines, and outlines parted. All on the farm's plain grid, so areas are exact. */
+public final class Survey {
+  private static final GeometryFactory SHAPES = new GeometryFactory();
+  private static final double M2_PER_HA = 10_000;
+
+  /** Smaller slivers than this are rounding, m2. */
+  private static final double SLIVER_M2 = 1;
+
+  /** A dividing line is drawn on this far beyond its ends, m, so that it need not touch. */
+  private static final double BEYOND_M = 20_000;
+
+  /**
+   * What an outline measures.
+   *
+   * @param areaHa the whole
+   * @param offHa what each thing in it takes off alone, in its order; where two lie over each other
+   *     the sum is more than {@code areaHa - netHa}
+   * @param netHa what is left to grow feed
+   * @param around how far it is around, m
+   */
+  public record Measured(double areaHa, List<Double> offHa, double netHa, double around) {}
+
+  private Survey() {}
+
+  /** Measures an outline. */
+  public static Measured measure(Outline outline) {
+    Polygon field = polygon(outline.edge());
+    List<Double> off = new ArrayList<>();
+    Geometry left = field;
+    for (Off o : outline.off()) {
+      Geometry taken = taken(o);
+      off.add(field.intersection(taken).getArea() / M2_PER_HA);
+      left = left.difference(taken);
+    }
+    return new Measured(
+        field.getArea() / M2_PER_HA, off, left.getArea() / M2_PER_HA, field.getLength());
+  }
+
+  /** Area that two outlines share, ha. */
+  public static double sharedHa(Outline a, Outline b) {
+    return polygon(a.edge()).intersection(polygon(b.edge())).getArea() / M2_PER_HA;
+  }
+
+  /**
+   * Parts an outline along a line, larger piece first; what lies in it goes to the pieces.
+   *
+   * @param line at least two points; drawn on beyond its ends
+   * @throws Refused unless exactly two pieces come of it
+   */
+  public static List<Outline> split(Outline outline, List<Point> line) {
+    Polygon field = polygon(outline.edge());
+    Polygonizer pieces = new Polygonizer();
+    pieces.add(field.getExteriorRing().union(drawnOn(line)));
+    List<Polygon> found = new ArrayList<>();
+    for (Object piece : (Collection<?>) pieces.getPolygons()) {
+      Polygon p = (Polygon) piece;
+      if (p.getArea() > SLIVER_M2 && field.contains(p.getInteriorPoint())) {
+        found.add(p);
+      }
+    }
+    if (found.size() != 2) {
+      throw new Refused(
+          "not_in_two",
+          "split.line",
+          found.size(),
+          "the line parts the field into %d pieces; draw one that parts it into two"
+              .formatted(found.size()));
+    }
+    found.sort((a, b) -> Double.compare(b.getArea(), a.getArea()));
+    return found.stream().map(p -> piece(p, outline)).toList();
+  }
+
+  private static Outline piece(Polygon p, Outline of) {
+    List<Off> off = new ArrayList<>();
+    for (Off o : of.off()) {
+      Geometry shape = o.kind().line() ? line(o.points()) : polygon(o.points());
+      Geometry within = shape.intersection(p);
+      for (int i = 0; i < within.getNumGeometries(); i++) {
+        Geometry part = within.getGeometryN(i);
+        boolean kept = o.kind().line() ? part.getLength() > 1 : part.getArea() > SLIVER_M2;
+        if (kept && (o.kind().line() ? part instanceof LineString : part instanceof Polygon)) {
+          off.add(new Off(o.kind(), o.name(), points(part), o.bufferM()));
+        }
+      }
+    }
+    return new Outline(points(p), off);
+  }
+
+  /** Refuses an edge that crosses itself, and shapes with no area. */
+  static void refuseCrossed(List<Point> edge, List<Off> off) {
+    Polygon field = polygon(edge);
+    if (!field.isValid() || field.getArea() < SLIVER_M2) {
+      throw new Refused(
+          "crossed_edge",
+          "outline.edge",
+          edge.size(),
+          "the edge crosses itself or encloses nothing; draw the corners in order around");
+    }
+    for (Off o : off) {
+      if (!o.kind().line() && !polygon(o.points()).isValid()) {
+        throw new Refused(
+            "crossed_edge",
+            "off.points",
+            o.points().size(),
+            "%s: its edge crosses itself; draw the corners in order around".formatted(o.name()));
+      }
+    }
+  }
+
+  private static Geometry taken(Off o) {
+    Geometry shape = o.kind().line() ? line(o.points()) : polygon(o.points());
+    return o.bufferM() > 0 ? shape.buffer(o.bufferM(), 16) : shape;
+  }
+
+  private static Polygon polygon(List<Point> corners) {
+    Coordinate[] ring = new Coordinate[corners.size() + 1];
+    for (int i = 0; i < ring.length; i++) {
+      Point p = corners.get(i % corners.size());
+      ring[i] = new Coordinate(p.eastM(), p.northM());
+    }
+    return SHAPES.createPolygon(ring);
+  }
+
+  private static LineString line(List<Point> points) {
+    return SHAPES.createLineString(
+        points.stream().map(p -> new Coordinate(p.eastM(), p.northM())).toArray(Coordinate[]::new));
+  }
+
+  private static LineString drawnOn(List<Point> points) {
+    List<Point> drawn = new ArrayList<>(points);
+    drawn.add(0, beyond(points.get(1), points.get(0)));
+    drawn.add(beyond(points.get(points.size() - 2), points.get(points.size() - 1)));
+    return line(drawn);
+  }
+
+  private static Point beyond(Point from, Point to) {
+    double east = to.eastM() - from.eastM();
+    double north = to.northM() - from.northM();
+    double length = Math.hypot(east, north);
+    if (length == 0) {
+      throw new Refused("not_in_two", "split.line", 0, "the line has no length");
+    }
+    return new Point(
+        to.eastM() + east / length * BEYOND_M, to.northM() + north / length * BEYOND_M);
+  }
+
+  private static List<Point> points(Geometry of) {
+    Coordinate[] all = of.getCoordinates();
+    int count = of instanceof Polygon ? all.length - 1 : all.length;
+    List<Point> points = new ArrayList<>();
+    for (int i = 0; i < count; i++) {
+      points.add(new Point(decimetres(all[i].x), decimetres(all[i].y)));
+    }
+    return points;
+  }
+
+  private static double decimetres(double m) {
+    return Math.round(m * 10) / 10.0;
+  }
+}

@@ -1,0 +1,33 @@
+package wiselarder.core.plan;
+
+import java.time.LocalDate;
+import wiselarder.core.quantity.Check;
+
+/**
+ * Passes made for light, not for feed: within [fromInclusive, toExclusive), each time the field
+ * stands higher than {@code whenKgPerHa}, the group takes it down to {@code leaveKgPerHa} before it
+ * eats anything else, whether the field is shut or not. How many passes that makes is left to the
+ * weather.
+ *
+ * @param whenKgPerHa cover at which a pass starts, kg DM/ha
+ * @param leaveKgPerHa cover that is left; less than {@code whenKgPerHa}
+ */
+public record LightPass(
+    String id,
+    String fieldId,
+    String groupId,
+    LocalDate fromInclusive,
+    LocalDate toExclusive,
+    double whenKgPerHa,
+    double leaveKgPerHa) {
+  public LightPass {
+    id = Check.text("pass.id", id, 80);
+    Check.text("pass.fieldId", fieldId, 40);
+    Check.text("pass.groupId", groupId, 40);
+    Check.present("pass.fromInclusive", fromInclusive);
+    Check.present("pass.toExclusive", toExclusive);
+    Check.ordered("pass.dates", fromInclusive, toExclusive);
+    Check.range("pass.whenKgPerHa", whenKgPerHa, 100, 20000);
+    Check.range("pass.leaveKgPerHa", leaveKgPerHa, 50, whenKgPerHa - 10);
+  }
+}

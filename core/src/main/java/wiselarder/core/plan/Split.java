@@ -1,0 +1,154 @@
+package wiselarder.core.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+import wiselarder.core.land.Field;
+import wiselarder.core.land.Outline;
+import wiselarder.core.land.Survey;
+import wiselarder.core.quantity.Refused;
+import wiselarder.core.store.Lot;
+
+/**
+ * Parts a field in two. Both pieces keep stand, soil and lie; what is planned on the field is
+ * planned on both, and who grazes one grazes the other.
+ */
+final class Split {
+  private final FarmPlan before;
+  private final String id;
+  private final String newId;
+
+  private Split(FarmPlan before, PlanEdit.SplitField edit) {
+    this.before = before;
+    this.id = edit.id();
+    this.newId = edit.newId();
+  }
+
+  static FarmPlan of(FarmPlan before, PlanEdit.SplitField edit) {
+    Field field = before.field(edit.id());
+    if (field.outline() == null) {
+      throw new Refused(
+          "no_outline", "field.outline", null, field.name() + " is not drawn on the map yet");
+    }
+    List<Outline> pieces = Survey.split(field.outline(), edit.line());
+    List<Field> fields = new ArrayList<>();
+    for (Field f : before.farm().fields()) {
+      if (f.id().equals(edit.id())) {
+        fields.add(field.shaped(field.id(), field.name(), pieces.get(0)));
+        fields.add(field.shaped(edit.newId(), edit.newName(), pieces.get(1)));
+      } else {
+        fields.add(f);
+      }
+    }
+    return new FarmPlan(
+        before.farm().withFields(fields), new Split(before, edit).plan(before.plan()));
+  }
+
+  private Plan plan(Plan p) {
+    return p.withSteps(p.steps().stream().map(this::step).toList())
+        .withClosings(
+            both(
+                p.closings(),
+                Closing::fieldId,
+                c ->
+                    new Closing(
+                        copyId(c.id()),
+                        newId,
+                        c.fromInclusive(),
+                        c.toExclusive(),
+                        c.grazedBy(),
+                        c.grazeUntilExclusive())))
+        .withCuts(both(p.cuts(), HayCut::fieldId, this::cut))
+        .withSowings(
+            both(
+                p.sowings(),
+                Sowing::fieldId,
+                s ->
+                    new Sowing(
+                        copyId(s.id()),
+                        newId,
+                        s.forageId(),
+                        s.sowOn(),
+                        s.preparation(),
+                        s.yieldKgPerHa(),
+                        s.seedShare(),
+                        s.endsOn())))
+        .withDressings(
+            both(
+                p.dressings(),
+                Dressing::fieldId,
+                d ->
+                    new Dressing(
+                        copyId(d.id()), newId, d.date(), d.nitrogenKgPerHa(), d.pricePerKg())))
+        .withIrrigations(
+            both(
+                p.irrigations(),
+                Irrigation::fieldId,
+                i -> new Irrigation(copyId(i.id()), newId, i.date(), i.waterMm())))
+        .withPasses(
+            both(
+                p.passes(),
+                LightPass::fieldId,
+                l ->
+                    new LightPass(
+                        copyId(l.id()),
+                        newId,
+                        l.groupId(),
+                        l.fromInclusive(),
+                        l.toExclusive(),
+                        l.whenKgPerHa(),
+                        l.leaveKgPerHa())));
+  }
+
+  private <T> List<T> both(List<T> items, Function<T, String> fieldId, Function<T, T> copy) {
+    List<T> all = new ArrayList<>();
+    for (T item : items) {
+      all.add(item);
+      if (fieldId.apply(item).equals(id)) {
+        all.add(copy.apply(item));
+      }
+    }
+    return all;
+  }
+
+  private HayCut cut(HayCut c) {
+    Lot l = c.lot();
+    Lot lot =
+        new Lot(
+            copyId(l.id()),
+            l.name(),
+            l.unitName(),
+            l.units(),
+            l.kgPerUnitAsFed(),
+            l.dmShare(),
+            l.storageMethodId(),
+            l.feedingMethodId(),
+            l.pricePerTonneAsFed(),
+            l.note());
+    return new HayCut(copyId(c.id()), newId, c.date(), c.harvestMethodId(), lot);
+  }
+
+  /** A step names the piece beside the field, and the cut lots of both. */
+  private FeedStep step(FeedStep s) {
+    List<String> sources = new ArrayList<>();
+    for (String source : s.sourceIds()) {
+      sources.add(source);
+      if (s.kind() == FeedStep.Kind.GRAZE && source.equals(id)) {
+        sources.add(newId);
+      } else if (s.kind() == FeedStep.Kind.STORE && cutHere(source)) {
+        sources.add(copyId(source));
+      }
+    }
+    return new FeedStep(s.id(), s.groupId(), s.kind(), sources, s.fromInclusive(), s.toExclusive());
+  }
+
+  private boolean cutHere(String lotId) {
+    return before.plan().cuts().stream()
+        .anyMatch(c -> c.fieldId().equals(id) && c.lot().id().equals(lotId));
+  }
+
+  private String copyId(String of) {
+    String copy = of + "-" + newId;
+    return copy.length() <= 80 ? copy : copy.substring(copy.length() - 80);
+  }
+}

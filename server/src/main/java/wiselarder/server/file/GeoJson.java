@@ -1,0 +1,304 @@
+package wiselarder.server.file;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+import wiselarder.core.land.Field;
+import wiselarder.core.land.Grid;
+import wiselarder.core.land.Outline;
+import wiselarder.core.land.Stand;
+import wiselarder.core.land.Survey;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.PlanEdit;
+import wiselarder.core.quantity.Refused;
+import wiselarder.server.plan.Slugs;
+
+/**
+ * Fields as GeoJSON (RFC 7946, longitude and latitude in WGS 84), out and in. Polygons are fields,
+ * or what lies in one where {@code kind} says so; lines are waterways. docs/formats.md tells more.
+ */
+public final class GeoJson {
+  private static final JsonMapper MAPPER = new JsonMapper();
+  private static final Set<String> NAMES = Set.of("name", "field", "label", "title", "paddock");
+
+  /** What a map in a file would change. */
+  public record Read(
+      Grid grid, List<Shape> shapes, List<PlanEdit> edits, List<Lists.RowProblem> problems) {}
+
+  /** One field of the file, measured. */
+  public record Shape(String name, boolean known, double areaHa, double netHa, int off) {}
+
+  private GeoJson() {}
+
+  /** The map of a farm; a farm drawn by hand lies around longitude and latitude zero. */
+  public static String write(FarmPlan plan) {
+    Grid grid = plan.farm().grid() == null ? new Grid(0, 0) : plan.farm().grid();
+    ObjectNode root = MAPPER.createObjectNode();
+    root.put("type", "FeatureCollection");
+    ArrayNode features = root.putArray("features");
+    for (Field f : plan.farm().fields()) {
+      if (f.outline() == null) {
+        continue;
+      }
+      Survey.Measured m = Survey.measure(f.outline());
+      ObjectNode field = feature(features, grid, f.outline().edge(), false);
+      field.put("kind", "field");
+      field.put("id", f.id());
+      field.put("name", f.name());
+      field.put("stand", f.stand().forageId());
+      field.put("area_ha", Math.round(m.areaHa() * 1000) / 1000.0);
+      field.put("net_area_ha", Math.round(m.netHa() * 1000) / 1000.0);
+      for (Outline.Off off : f.outline().off()) {
+        ObjectNode node = feature(features, grid, off.points(), off.kind().line());
+        node.put("kind", off.kind().name().toLowerCase(Locale.ROOT));
+        node.put("name", off.name());
+        node.put("field", f.name());
+        node.put("buffer_m", off.bufferM());
+      }
+    }
+    return root.toPrettyString();
+  }
+
+  private static ObjectNode feature(
+      ArrayNode features, Grid grid, List<Outline.Point> points, boolean line) {
+    ObjectNode feature = features.addObject();
+    feature.put("type", "Feature");
+    ObjectNode properties = feature.putObject("properties");
+    ObjectNode geometry = feature.putObject("geometry");
+    geometry.put("type", line ? "LineString" : "Polygon");
+    ArrayNode all = geometry.putArray("coordinates");
+    ArrayNode ring = line ? all : all.addArray();
+    points.forEach(p -> position(ring, grid, p));
+    if (!line) {
+      position(ring, grid, points.get(0));
+    }
+    return properties;
+  }
+
+  private static void position(ArrayNode ring, Grid grid, Outline.Point p) {
+    ring.addArray()
+        .add(Math.round(grid.longitudeOf(p) * 1e7) / 1e7)
+        .add(Math.round(grid.latitudeOf(p) * 1e7) / 1e7);
+  }
+
+  /**
+   * Reads a map. Fields are known by id or name; new ones get {@code forageId}. What lies in fields
+   * goes to each field it touches.
+   *
+   * @throws Refused where the file is no GeoJSON
+   */
+  public static Read read(String json, FarmPlan plan, String forageId) {
+    try {
+      return new Reading(plan, forageId).read(MAPPER.readTree(json));
+    } catch (JacksonException e) {
+      throw new Refused("not_json", "file", null, e.getOriginalMessage());
+    }
+  }
+
+  /** One file being read. */
+  private static final class Reading {
+    private static final int MOST_FEATURES = 2000;
+
+    private final FarmPlan plan;
+    private final String forageId;
+    private final List<Lists.RowProblem> problems = new ArrayList<>();
+    private final List<Named> fields = new ArrayList<>();
+    private final List<Outline.Off> off = new ArrayList<>();
+    private Grid grid;
+
+    private record Named(String id, String name, List<Outline.Point> edge) {}
+
+    Reading(FarmPlan plan, String forageId) {
+      this.plan = plan;
+      this.forageId = forageId;
+      this.grid = plan.farm().grid();
+    }
+
+    Read read(JsonNode root) {
+      JsonNode features = root.path("features");
+      if (!root.path("type").asString("").equals("FeatureCollection") || !features.isArray()) {
+        throw new Refused(
+            "foreign_file", "type", null, "this is no GeoJSON: a FeatureCollection is accepted");
+      }
+      if (features.size() > MOST_FEATURES) {
+        throw new Refused(
+            "too_large", "features", features.size(), "up to 2000 features are accepted");
+      }
+      for (int i = 0; i < features.size(); i++) {
+        try {
+          feature(i + 1, features.get(i));
+        } catch (Refused r) {
+          problems.add(new Lists.RowProblem(i + 1, r.field(), r.getMessage()));
+        }
+      }
+      return done();
+    }
+
+    private void feature(int number, JsonNode feature) {
+      JsonNode geometry = feature.path("geometry");
+      JsonNode properties = feature.path("properties");
+      String kind = properties.path("kind").asString("").toUpperCase(Locale.ROOT);
+      double bufferM = properties.path("buffer_m").asDouble(0);
+      JsonNode at = geometry.path("coordinates");
+      switch (geometry.path("type").asString("")) {
+        case "LineString" ->
+            off.add(
+                new Outline.Off(
+                    Outline.Kind.WATERWAY,
+                    nameOf(properties, ""),
+                    points(at, false),
+                    properties.has("buffer_m") ? bufferM : FLAT_BUFFER_M));
+        case "Polygon" -> polygon(number, properties, kind, bufferM, at);
+        case "MultiPolygon" -> {
+          if (at.size() != 1) {
+            throw new Refused(
+                "in_pieces",
+                "geometry",
+                at.size(),
+                "%s lies in %d pieces; each piece has to be a field of its own"
+                    .formatted(nameOf(properties, "feature " + number), at.size()));
+          }
+          polygon(number, properties, kind, bufferM, at.get(0));
+        }
+        default ->
+            throw new Refused(
+                "no_shape",
+                "geometry",
+                null,
+                "polygons for fields and lines for water are accepted");
+      }
+    }
+
+    private void polygon(
+        int number, JsonNode properties, String kind, double bufferM, JsonNode rings) {
+      if (rings.isEmpty()) {
+        throw new Refused("no_shape", "geometry", null, "the polygon has no corners");
+      }
+      String name = nameOf(properties, "Field " + number);
+      boolean inField =
+          !kind.isEmpty()
+              && java.util.Arrays.stream(Outline.Kind.values())
+                  .anyMatch(k -> k.name().equals(kind));
+      if (inField) {
+        off.add(
+            new Outline.Off(Outline.Kind.valueOf(kind), name, points(rings.get(0), true), bufferM));
+        return;
+      }
+      fields.add(new Named(properties.path("id").asString(""), name, points(rings.get(0), true)));
+      for (int hole = 1; hole < rings.size(); hole++) {
+        off.add(new Outline.Off(Outline.Kind.HOLLOW, "Hole", points(rings.get(hole), true), 0));
+      }
+    }
+
+    private static String nameOf(JsonNode properties, String otherwise) {
+      for (var member : properties.properties()) {
+        if (NAMES.contains(member.getKey().toLowerCase(Locale.ROOT))
+            && !member.getValue().asString("").isBlank()) {
+          return member.getValue().asString("").strip();
+        }
+      }
+      return otherwise;
+    }
+
+    private List<Outline.Point> points(JsonNode positions, boolean ring) {
+      List<Outline.Point> points = new ArrayList<>();
+      for (JsonNode p : positions) {
+        double longitude = p.path(0).asDouble(Double.NaN);
+        double latitude = p.path(1).asDouble(Double.NaN);
+        if (!(Math.abs(longitude) <= 180 && Math.abs(latitude) <= 80)) {
+          throw new Refused(
+              "no_place",
+              "coordinates",
+              p.toString(),
+              "%s is no longitude and latitude in degrees (WGS 84)".formatted(p));
+        }
+        grid = grid == null ? new Grid(rounded(longitude), rounded(latitude)) : grid;
+        Outline.Point point = grid.at(longitude, latitude);
+        if (points.isEmpty() || !points.get(points.size() - 1).equals(point)) {
+          points.add(point);
+        }
+      }
+      if (ring && points.size() > 1 && points.get(0).equals(points.get(points.size() - 1))) {
+        points.remove(points.size() - 1);
+      }
+      return points;
+    }
+
+    private static double rounded(double degrees) {
+      return Math.round(degrees * 1000) / 1000.0;
+    }
+
+    private Read done() {
+      List<Shape> shapes = new ArrayList<>();
+      List<PlanEdit> edits = new ArrayList<>();
+      for (Named named : fields) {
+        try {
+          Outline bare = new Outline(named.edge, List.of());
+          Outline outline = new Outline(named.edge, within(bare));
+          Survey.Measured m = Survey.measure(outline);
+          Field known = known(named);
+          Field field =
+              known != null
+                  ? known.shaped(known.id(), known.name(), outline)
+                  : fresh(named).shaped(idOf(named), named.name, outline);
+          edits.add(new PlanEdit.PutField(field));
+          shapes.add(
+              new Shape(field.name(), known != null, m.areaHa(), m.netHa(), outline.off().size()));
+        } catch (Refused r) {
+          problems.add(
+              new Lists.RowProblem(0, r.field(), "%s: %s".formatted(named.name, r.getMessage())));
+        }
+      }
+      if (fields.isEmpty() && problems.isEmpty()) {
+        throw new Refused("no_shape", "features", 0, "the file holds no field: no polygon");
+      }
+      return new Read(grid, shapes, edits, problems);
+    }
+
+    private List<Outline.Off> within(Outline field) {
+      double wholeHa = Survey.measure(field).netHa();
+      return off.stream()
+          .filter(
+              o -> Survey.measure(new Outline(field.edge(), List.of(o))).netHa() < wholeHa - 1e-6)
+          .toList();
+    }
+
+    private Field known(Named named) {
+      return plan.farm().fields().stream()
+          .filter(f -> f.id().equals(named.id) || f.name().equalsIgnoreCase(named.name))
+          .findFirst()
+          .orElse(null);
+    }
+
+    private static String idOf(Named named) {
+      return Slugs.fresh(named.name.substring(0, Math.min(MOST_OF_NAME, named.name.length())));
+    }
+
+    /** A field's id holds its name and a tail. */
+    private static final int MOST_OF_NAME = 28;
+
+    private Field fresh(Named named) {
+      return new Field(
+          idOf(named),
+          named.name,
+          1,
+          new Stand(forageId, null, null, null, 0.1, null, null),
+          Field.Grazing.ROTATIONAL,
+          null,
+          null,
+          null,
+          false,
+          "",
+          null);
+    }
+  }
+
+  /** A strip along water where the file gives none: that of flat ground. */
+  private static final double FLAT_BUFFER_M = 10;
+}

@@ -1,0 +1,130 @@
+<script lang="ts">
+  import { longDay } from '../dates';
+  import { open } from '../plan.svelte';
+  import { amount, figure } from '../units';
+  import Ground from './Ground.svelte';
+  import { allPoints, fit, frameOf, middle, pathOf, roomAt, wrapped, xOf, yOf } from './geometry';
+
+  let { chosenId, onchoose }: { chosenId: string | null; onchoose: (id: string) => void } =
+    $props();
+
+  const HEIGHT = 360;
+  let width = $state(800);
+  let day = $state(0);
+  const fields = $derived(open.view!.farm.fields.filter((f) => f.outline));
+  const view = $derived(fit(frameOf(allPoints(fields)), width, HEIGHT));
+  const year = $derived(open.year);
+  const at = $derived(Math.min(day, year.days - 1));
+  const coverOf = (id: string) => year.fields.find((f) => f.id === id);
+
+  /** Paler where little stands; the figure beside it says the same. */
+  function shade(id: string): number {
+    const f = coverOf(id);
+    return f ? Math.min(1, f.coverKgPerHa[at] / Math.max(1, f.ceilingKgPerHa)) : 0;
+  }
+  function label(id: string, name: string): string {
+    const f = coverOf(id);
+    const cover = f ? amount(f.coverKgPerHa[at], 'massPerArea', open.system) : '';
+    return `${name}: ${cover} on ${longDay(year.start, at)}`;
+  }
+  function choose(e: KeyboardEvent, id: string) {
+    if (e.key !== 'Enter' && e.key !== ' ') return;
+    e.preventDefault();
+    onchoose(id);
+  }
+</script>
+
+<section class="panel" aria-label="Sketch map" data-testid="land-map">
+  <div class="head">
+    <label
+      >What stands on <strong>{longDay(year.start, at)}</strong>
+      <input
+        type="range"
+        min="0"
+        max={year.days - 1}
+        bind:value={day}
+        aria-label="Day shown on the map"
+      /></label
+    >
+    <a class="btn plain" href={`#/plan/${open.view!.id}/map`}>Draw, part, take in</a>
+  </div>
+  <div bind:clientWidth={width}>
+    <svg {width} height={HEIGHT} class="block" role="group" aria-label="Fields of the farm">
+      {#each fields as f (f.id)}
+        {@const c = middle(f.outline!.edge)}
+        {@const lines = wrapped(f.name, roomAt(view, f.outline!.edge))}
+        <path
+          role="button"
+          tabindex="0"
+          aria-label={label(f.id, f.name)}
+          aria-pressed={f.id === chosenId}
+          class:chosen={f.id === chosenId}
+          d={pathOf(view, f.outline!.edge, true)}
+          fill="#4c9a4f"
+          fill-opacity={0.08 + 0.62 * shade(f.id)}
+          onclick={() => onchoose(f.id)}
+          onkeydown={(e) => choose(e, f.id)}
+        />
+        <g pointer-events="none" clip-path="none">
+          <Ground outline={f.outline!} {view} />
+          {#each lines as line, i (i)}
+            <text x={xOf(view, c)} y={yOf(view, c) - 3 - 14 * (lines.length - 1 - i)} class="name"
+              >{line}</text
+            >
+          {/each}
+          <text x={xOf(view, c)} y={yOf(view, c) + 12} class="cover"
+            >{figure(coverOf(f.id)?.coverKgPerHa[at] ?? 0, 'massPerArea', open.system)}</text
+          >
+        </g>
+      {/each}
+    </svg>
+  </div>
+</section>
+
+<style>
+  section {
+    margin: 1rem 20px 0;
+    padding: 0.5rem 0.8rem;
+  }
+  .head {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem 1.5rem;
+    align-items: center;
+    justify-content: space-between;
+  }
+  label {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.6rem;
+    align-items: center;
+  }
+  input {
+    width: min(22rem, 70vw);
+    accent-color: var(--cobalt);
+    min-height: 2.2rem;
+  }
+  path[role='button'] {
+    stroke: #2b6e2f;
+    stroke-width: 1.25;
+    cursor: pointer;
+  }
+  path.chosen {
+    stroke: var(--cobalt);
+    stroke-width: 3.5;
+  }
+  text {
+    text-anchor: middle;
+    fill: var(--ink);
+    font-size: 12px;
+    paint-order: stroke;
+    stroke: rgb(255 255 255 / 75%);
+    stroke-width: 3px;
+  }
+  .name {
+    font-weight: 700;
+  }
+  .cover {
+    font-family: var(--mono);
+  }
+</style>
