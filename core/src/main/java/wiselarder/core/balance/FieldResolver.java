@@ -76,6 +76,7 @@ final class FieldResolver {
     }
     stands.subList(1, stands.size()).sort(Comparator.comparingInt((StandPlan s) -> s.crop.sowDay));
     f.stands = stands.toArray(StandPlan[]::new);
+    f.base = f.stands[0];
     f.learned = stands.stream().anyMatch(s -> s.feed >= 0);
     double root = 0;
     for (StandPlan s : f.stands) {
@@ -90,6 +91,7 @@ final class FieldResolver {
     opening(f);
     water(f);
     dates(f);
+    f.alone = f.stands.length == 1 && f.nitrogen == null && f.irrigation == null;
     return f;
   }
 
@@ -136,6 +138,7 @@ final class FieldResolver {
         Cautions.isSorghum(forage) ? forage.massAtHeightKgPerHa(forage.prussicMinHeightCm()) : 0;
     s.utilization = field.utilizationFor(forage);
     s.stockUtilization = Math.max(s.utilization, forage.utilizationStrip());
+    s.baseC = forage.baseC();
     s.senescencePerDay = forage.senescencePerDay();
     s.lossPerDay = SwardRules.lossPerDay(forage.standingLossPerMonth());
     s.lodged = lodged(forage, field.lie().exposure());
@@ -231,12 +234,12 @@ final class FieldResolver {
       water = dayOfWater(f, water, d);
     }
     f.openingWaterMm = water;
-    double[] index = plan.index[s.kind];
     double sumCurve = 0;
     double sumIndex = 0;
     double bestIndex = 0;
     for (int d = 0; d < plan.days; d++) {
-      s.normalIndex[d] = index[d] * SoilWater.growthShare(water, f.capacityMm, s.droughtHold);
+      double index = plan.index[d * plan.kinds.length + s.kind];
+      s.normalIndex[d] = index * SoilWater.growthShare(water, f.capacityMm, s.droughtHold);
       water = dayOfWater(f, water, d);
       sumCurve += s.growth[d];
       sumIndex += s.normalIndex[d];

@@ -7,6 +7,7 @@ import wiselarder.core.plan.Sowing;
 /** One field as it stands on a day: its stands, its water, its nitrogen. Masses in kg DM/ha. */
 final class FieldState {
   final StandState[] stands;
+  final StandState base;
   double waterMm;
   double nitrogen;
 
@@ -16,16 +17,6 @@ final class FieldState {
   /** True while a sown crop is not ready: no stock may come in. */
   boolean sown;
 
-  /** True while stock may be here today; what stands above the residuals, kg DM/ha. */
-  boolean open;
-
-  double offered;
-
-  /**
-   * How far past its turn-in cover, kg DM/ha; without end below where it is not safe to come in.
-   */
-  double ahead;
-
   /** Shadow on each stand's light today, 1 for none. */
   double lightShare;
 
@@ -34,6 +25,7 @@ final class FieldState {
     for (int i = 0; i < stands.length; i++) {
       stands[i] = new StandState();
     }
+    base = stands[0];
     waterMm = plan.openingWaterMm;
   }
 

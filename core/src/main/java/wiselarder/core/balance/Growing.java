@@ -19,34 +19,119 @@ final class Growing {
   private final ResolvedPlan plan;
   private final YearBalance out;
   private final FieldState[] fields;
+  private final Offers offers;
+  private final int kinds;
 
-  Growing(ResolvedPlan plan, YearBalance out, FieldState[] fields) {
+  /** The day's weather. */
+  private double meanC;
+
+  private double et0Mm;
+  private double reachesSoilMm;
+  private boolean frost;
+  private double weathering;
+  private boolean heavySnow;
+
+  Growing(ResolvedPlan plan, YearBalance out, FieldState[] fields, Offers offers) {
     this.plan = plan;
     this.out = out;
     this.fields = fields;
+    this.offers = offers;
+    this.kinds = plan.kinds.length;
+  }
+
+  private void look(int day) {
+    meanC = plan.weather.tmeanC(day);
+    et0Mm = plan.weather.et0Mm(day);
+    reachesSoilMm = plan.weather.reachesSoilMm(day);
+    frost = plan.weather.frostSeason(day);
+    weathering = SwardRules.weatheringShare(plan.weather.rainMm(day), plan.normal.rainMm(day));
+    heavySnow = plan.weather.snowMm(day) >= SwardRules.HEAVY_SNOW_MM;
+    offers.begin(day);
   }
 
   /** Stands come and go, crops are tended, everything grows, soils drink and dry. */
   void morning(int day) {
+    look(day);
+    int[] events = plan.byDay.events[day];
+    for (int e = 0; events != null && e < events.length; e++) {
+      comeAndGo(plan.fields[events[e]], fields[events[e]], day);
+    }
     for (int f = 0; f < fields.length; f++) {
       FieldPlan p = plan.fields[f];
       FieldState s = fields[f];
-      comeAndGo(p, s, day);
-      tend(p, s, day);
-      grow(f, p, s, day);
-      water(p, s, day);
+      if (p.alone) {
+        growAlone(f, p, s, day);
+      } else {
+        tend(p, s, day);
+        grow(f, p, s, day);
+        water(f, p, s, day);
+      }
+      offers.morning(f, p, s, day);
     }
+  }
+
+  /** A stand alone, with nothing put on it: most fields of most farms. */
+  private void growAlone(int f, FieldPlan p, FieldState s, int day) {
+    StandPlan sp = p.base;
+    StandState stand = s.base;
+    double[] days = plan.byDay.base;
+    int at = (day * fields.length + f) * FieldDays.FIGURES;
+    double wet = SoilWater.growthShare(s.waterMm, p.capacityMm, sp.droughtHold);
+    double index = plan.index[day * kinds + sp.kind] * wet;
+    double rate =
+        days[at + FieldDays.GROWTH]
+            + days[at + FieldDays.RESPONSE] * (index - days[at + FieldDays.NORMAL_INDEX]);
+    stand.rate = rate;
+    if (stand.there && rate > 0 && (sp.hardy || !frost)) {
+      double kgPerHa =
+          rate
+              * stand.vigour
+              * SwardRules.leafShare(sp.extinction, sp.referenceLight, stand.green)
+              * SwardRules.crowdingShare(stand.mass(), sp.entry, sp.ceiling);
+      stand.green += kgPerHa;
+      double kg = kgPerHa * p.areaHa;
+      out.grown[out.row(day) + f] = kg;
+      out.grownKg += kg;
+    }
+    double cover = stand.gone ? 0 : days[at + FieldDays.COVER];
+    s.waterMm =
+        SoilWater.after(s.waterMm, p.capacityMm, reachesSoilMm, et0Mm, cover, p.drainsFreely);
   }
 
   /** What is green dies, what is dead weathers, and the day is recorded. */
   void evening(int day) {
-    double weathering =
-        SwardRules.weatheringShare(plan.weather.rainMm(day), plan.normal.rainMm(day));
-    boolean heavySnow = plan.weather.snowMm(day) >= SwardRules.HEAVY_SNOW_MM;
     for (int f = 0; f < fields.length; f++) {
-      wither(f, plan.fields[f], fields[f], day, weathering, heavySnow);
-      record(f, plan.fields[f], fields[f], day);
+      FieldPlan p = plan.fields[f];
+      FieldState s = fields[f];
+      if (p.alone) {
+        eveningAlone(f, p, s, day);
+      } else {
+        wither(f, p, s, day);
+        record(f, p, s, day);
+      }
     }
+  }
+
+  private void eveningAlone(int f, FieldPlan p, FieldState s, int day) {
+    StandState stand = s.base;
+    int at = out.row(day) + f;
+    out.water[at] = s.waterMm;
+    if (!stand.there) {
+      out.cover[at] = 0;
+      return;
+    }
+    double lost = wither(p.base, stand, day) * p.areaHa;
+    out.weathered[at] = lost;
+    out.weatheredKg += lost;
+    if (s.stock > 0) {
+      s.stock = Math.min(s.stock, stand.above(p.base, frost));
+    }
+    double mass = stand.green + stand.dead;
+    out.cover[at] = mass;
+    out.green[at] = stand.green;
+    out.ripeness[at] = stand.maturity;
+    out.deadDays[at] = stand.asleep ? -1 - stand.deadDays : stand.deadDays;
+    out.standingKg[day] += mass * p.areaHa;
   }
 
   private void comeAndGo(FieldPlan p, FieldState s, int day) {
@@ -67,7 +152,7 @@ final class Growing {
       s.stock = 0;
     }
     if (p.reopens[day]) {
-      s.stock = s.above(p, plan.weather.frostSeason(day));
+      s.stock = s.above(p, frost);
     }
   }
 
@@ -84,25 +169,28 @@ final class Growing {
         out.sownCover[p.stands[i].crop.number * plan.days + day] = s.stands[i].mass();
       }
     }
-    out.cover[day * fields.length + f] = mass;
-    out.green[day * fields.length + f] = green;
-    out.ripeness[day * fields.length + f] = mass <= 0 ? 0 : ripe / mass;
-    out.water[day * fields.length + f] = s.waterMm;
+    int at = out.row(day) + f;
+    out.cover[at] = mass;
+    out.standingKg[day] += mass * p.areaHa;
+    out.green[at] = green;
+    out.ripeness[at] = mass <= 0 ? 0 : ripe / mass;
+    out.water[at] = s.waterMm;
   }
 
-  /** Notes what stands, by mass of its stands: kg of nutrient a hectare. */
+  /** Notes what stands where several stands share a field: kg of nutrient a hectare. */
   private void offered(int f, int day, StandPlan sp, StandState stand) {
     QualityTable.Values values = plan.worth[sp.kind];
     double mass = stand.mass();
-    if (values == null || mass <= 0) {
+    if (out.lean || values == null || mass <= 0) {
       return;
     }
-    int at = day * fields.length + f;
-    double share = stand.green / mass;
-    out.standingProtein[at] +=
-        mass * YearSimulator.worth(values, QualityTable.Values.PROTEIN, stand, share);
-    out.standingTdn[at] +=
-        mass * YearSimulator.worth(values, QualityTable.Values.TDN, stand, share);
+    double[] sums = out.standing(f);
+    double living = stand.asleep ? 0 : stand.green;
+    double stage = values.stageAt(stand.maturity);
+    double aged = values.agedAt(stand.deadDays);
+    for (int n = 0; n < YearBalance.STANDING; n++) {
+      sums[day * YearBalance.STANDING + n] += values.kg(n, living, stage, mass - living, aged);
+    }
   }
 
   /** Sowings: ground prepared, seed in the ground, emergence, ready, ended. */
@@ -145,7 +233,7 @@ final class Growing {
     if (day == Math.max(0, c.sowDay)) {
       crop.waterShareAtSowing = share;
     }
-    double above = Math.max(0, plan.weather.tmeanC(day) - sp.forage.baseC());
+    double above = Math.max(0, meanC - sp.forage.baseC());
     if (crop.emergedDay < 0) {
       boolean moist =
           plan.weather.seedbedMoist(day) || (p.irrigation != null && p.irrigation[day] > 0);
@@ -154,7 +242,7 @@ final class Growing {
         crop.there = true;
         crop.emergedDay = day;
         crop.green = c.emergedKg;
-        out.grown[day * fields.length + c.field] += c.emergedKg * p.areaHa;
+        out.grown[out.row(day) + c.field] += c.emergedKg * p.areaHa;
         out.grownKg += c.emergedKg * p.areaHa;
         out.sownGrown[c.number] += c.emergedKg;
       } else if (day - c.sowDay >= CropRules.FAILS_AFTER_DAYS) {
@@ -167,7 +255,7 @@ final class Growing {
     if (crop.readyDay < 0 && day >= c.anchoredDay && crop.mass() >= sp.entry) {
       crop.readyDay = day;
     }
-    boolean frosted = !sp.hardy && plan.weather.frostSeason(day);
+    boolean frosted = !sp.hardy && frost;
     double tooCold = sp.forage.winterHardyC() - plan.weather.tminC(day);
     if (tooCold > 0) {
       crop.die(Math.min(1, tooCold * CropRules.KILLED_PER_DEGREE) * crop.green);
@@ -179,13 +267,13 @@ final class Growing {
 
   private void grow(int f, FieldPlan p, FieldState s, int day) {
     for (int i = 0; i < s.stands.length; i++) {
-      s.stands[i].rate = rate(p, s, i, day);
+      s.stands[i].rate = rate(f, p, s, i, day);
     }
     shadow(p, s);
     for (int i = 0; i < s.stands.length; i++) {
       StandState stand = s.stands[i];
       StandPlan sp = p.stands[i];
-      if (!stand.there || stand.rate <= 0 || (!sp.hardy && plan.weather.frostSeason(day))) {
+      if (!stand.there || stand.rate <= 0 || (!sp.hardy && frost)) {
         continue;
       }
       double kgPerHa =
@@ -199,7 +287,7 @@ final class Growing {
         kgPerHa += extra;
       }
       stand.green += kgPerHa;
-      out.grown[day * fields.length + f] += kgPerHa * p.areaHa;
+      out.grown[out.row(day) + f] += kgPerHa * p.areaHa;
       out.grownKg += kgPerHa * p.areaHa;
       if (sp.crop != null) {
         out.sownGrown[sp.crop.number] += kgPerHa;
@@ -208,16 +296,20 @@ final class Growing {
   }
 
   /** Growth that today's weather allows at full leaf, kg DM/ha. */
-  private double rate(FieldPlan p, FieldState s, int i, int day) {
+  private double rate(int f, FieldPlan p, FieldState s, int i, int day) {
     StandPlan sp = p.stands[i];
     double wet = SoilWater.growthShare(s.waterMm, p.capacityMm, sp.droughtHold);
-    double index = plan.index[sp.kind][day] * wet;
+    double index = plan.index[day * kinds + sp.kind] * wet;
     if (sp.crop != null) {
       return s.stands[i].lives()
           ? sp.crop.sitePeak * index * sp.crop.course.growthShare(s.stands[i].stage)
           : 0;
     }
-    double rate = sp.growth[day] + sp.response[day] * (index - sp.normalIndex[day]);
+    double[] days = plan.byDay.base;
+    int at = (day * fields.length + f) * FieldDays.FIGURES;
+    double rate =
+        days[at + FieldDays.GROWTH]
+            + days[at + FieldDays.RESPONSE] * (index - days[at + FieldDays.NORMAL_INDEX]);
     return day < s.stands[0].setBackUntil ? rate * s.stands[0].setBackTo : rate;
   }
 
@@ -251,34 +343,35 @@ final class Growing {
   }
 
   /** All stands of a field drink from one bucket. */
-  private void water(FieldPlan p, FieldState s, int day) {
-    double open = s.stands[0].gone ? 1 : 1 - p.referenceCover[day];
+  private void water(int f, FieldPlan p, FieldState s, int day) {
+    int at = (day * fields.length + f) * FieldDays.FIGURES;
+    double open = s.base.gone ? 1 : 1 - plan.byDay.base[at + FieldDays.COVER];
     for (int i = 1; i < s.stands.length; i++) {
       open *= Math.exp(-p.stands[i].extinction * s.stands[i].green);
     }
-    double in = plan.weather.reachesSoilMm(day) + (p.irrigation == null ? 0 : p.irrigation[day]);
+    double in = reachesSoilMm + (p.irrigation == null ? 0 : p.irrigation[day]);
     s.waterMm =
         SoilWater.after(
-            s.waterMm, p.capacityMm, in, plan.weather.et0Mm(day), 1 - open, p.drainsFreely);
+            s.waterMm, p.capacityMm, in, et0Mm, 1 - open, p.drainsFreely);
   }
 
-  private void wither(
-      int f, FieldPlan p, FieldState s, int day, double weathering, boolean heavySnow) {
-
+  private void wither(int f, FieldPlan p, FieldState s, int day) {
     double lost = 0;
     for (int i = 0; i < s.stands.length; i++) {
       if (s.stands[i].there) {
-        lost += wither(p.stands[i], s.stands[i], day, weathering, heavySnow);
+        lost += wither(p.stands[i], s.stands[i], day);
       }
     }
-    s.stock = Math.min(s.stock, s.above(p, plan.weather.frostSeason(day)));
-    out.weathered[day * fields.length + f] = lost * p.areaHa;
+    if (s.stock > 0) {
+      s.stock = Math.min(s.stock, s.above(p, frost));
+    }
+    out.weathered[out.row(day) + f] = lost * p.areaHa;
     out.weatheredKg += lost * p.areaHa;
   }
 
   /** Green dies, dead weathers, snow lays down; what is lost, kg DM/ha. */
-  private double wither(StandPlan p, StandState s, int day, double weathering, boolean heavySnow) {
-    boolean frosted = !p.hardy && plan.weather.frostSeason(day);
+  private double wither(StandPlan p, StandState s, int day) {
+    boolean frosted = !p.hardy && frost;
     boolean dormant = frosted || s.rate < p.dormantBelow;
     if (!dormant) {
       s.die(p.senescencePerDay * Math.max(0, s.green - p.entry));
@@ -296,7 +389,7 @@ final class Growing {
       s.die(SwardRules.FROST_DEATH_PER_DAY * Math.max(0, s.green - p.base));
     }
     s.deadDays++;
-    s.age += Maturity.agedBy(plan.weather.tmeanC(day), p.forage.baseC(), plan.season[p.kind][day]);
+    s.age += Maturity.agedBy(meanC, p.baseC, plan.season[day * kinds + p.kind]);
     s.maturity =
         p.crop == null ? Maturity.atAge(s.age) : Maturity.ofCrop(p.crop.course, s.stage, s.age);
     s.asleep = frosted;

@@ -25,6 +25,9 @@ final class Learning {
   private final double[] todayKg;
   private final double[] needKg;
 
+  /** By field: true where stock must learn something that stands there. */
+  private final boolean[] learned;
+
   Learning(ResolvedPlan plan, FieldState[] fields) {
     this.plan = plan;
     this.fields = fields;
@@ -33,8 +36,11 @@ final class Learning {
     last = new int[first.length];
     todayKg = new double[first.length];
     needKg = new double[plan.groups.length];
+    learned = new boolean[plan.fields.length];
     java.util.Arrays.fill(last, LONG_AGO);
-    for (FieldPlan p : plan.fields) {
+    for (int f = 0; f < learned.length; f++) {
+      FieldPlan p = plan.fields[f];
+      learned[f] = p.learned;
       StandPlan base = p.base();
       boolean ready = base.arrives <= 0 && p.openingGreen + p.openingDead >= base.turnIn;
       for (int g = 0; base.feed >= 0 && ready && g < plan.groups.length; g++) {
@@ -52,15 +58,15 @@ final class Learning {
 
   /** True where a group may eat no more of what stands on a field today. */
   boolean full(int g, int f, int day) {
-    return plan.fields[f].learned && roomKg(g, f, day) <= EPSILON_KG;
+    return learned[f] && roomKg(g, f, day) <= EPSILON_KG;
   }
 
   /** What a group may still eat on a field today, kg DM; endless where nothing must be learned. */
   double roomKg(int g, int f, int day) {
-    FieldPlan p = plan.fields[f];
-    if (!p.learned) {
+    if (!learned[f]) {
       return Double.POSITIVE_INFINITY;
     }
+    FieldPlan p = plan.fields[f];
     boolean winter = plan.weather.frostSeason(day);
     double above = fields[f].above(p, winter);
     double room = Double.POSITIVE_INFINITY;

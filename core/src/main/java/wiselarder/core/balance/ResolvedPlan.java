@@ -52,13 +52,16 @@ public final class ResolvedPlan {
 
   final Climate climate;
 
-  /** The weather, and how each of its days suits each kind. */
+  /** What the days ask of the fields, in the order in which the simulation reads it. */
+  final FieldDays byDay;
+
+  /** The weather, and how each of its days suits each kind: {@code [day * kinds + kind]}. */
   final WeatherYear weather;
 
-  final double[][] index;
+  final double[] index;
 
-  /** How far each kind is in its season by day, and what it is worth. */
-  final double[][] season;
+  /** How far each kind is in its season by day and kind, and what it is worth. */
+  final double[] season;
 
   final QualityTable.Values[] worth;
 
@@ -90,6 +93,7 @@ public final class ResolvedPlan {
 
     double senescencePerDay;
     double lossPerDay;
+    double baseC;
     double lodged;
 
     /** Place among the feeds that stock must learn, -1 for none; and most shares of the diet. */
@@ -168,8 +172,13 @@ public final class ResolvedPlan {
     /** First open day after a closing for stockpile. */
     boolean[] reopens;
 
+    /** The first of the stands; and true where it is the only one and nothing is put on it. */
+    StandPlan base;
+
+    boolean alone;
+
     StandPlan base() {
-      return stands[0];
+      return base;
     }
   }
 
@@ -204,6 +213,10 @@ public final class ResolvedPlan {
   static final class StepPlan {
     boolean graze;
     int[] sources;
+
+    /** Of a grazing step, by field: true where it is a source. */
+    boolean[] has;
+
     int from;
     int to;
   }
@@ -242,16 +255,17 @@ public final class ResolvedPlan {
     this.kinds = kinds(stated, catalogue);
     this.learning = catalogue.learning();
     this.feeds = learning.feeds();
-    this.season = new double[kinds.length][];
+    this.season = new double[days * kinds.length];
     this.worth = new QualityTable.Values[kinds.length];
     for (int k = 0; k < kinds.length; k++) {
-      season[k] = GrowthIndex.season(kinds[k], year, climate);
+      spread(GrowthIndex.season(kinds[k], year, climate), k, kinds.length, season);
       worth[k] = catalogue.quality().of(kinds[k].id());
     }
     this.index = index(kinds, weather, season);
     Map<String, Integer> fieldIndex = new HashMap<>();
     Map<String, Integer> lotIndex = new HashMap<>();
     this.fields = new FieldResolver(this, catalogue).resolve(fieldIndex);
+    this.byDay = new FieldDays(fields, days);
     this.lots = resolveLots(catalogue, lotIndex);
     this.cuts = resolveCuts(catalogue, fieldIndex, lotIndex);
     this.groups = resolveGroups(catalogue, fieldIndex, lotIndex);
@@ -273,6 +287,7 @@ public final class ResolvedPlan {
     this.feeds = of.feeds;
     this.index = index(kinds, weather, season);
     this.fields = of.fields;
+    this.byDay = of.byDay;
     this.lots = of.lots;
     this.cuts = of.cuts;
     this.groups = of.groups;
@@ -320,12 +335,18 @@ public final class ResolvedPlan {
         .toArray(Forage[]::new);
   }
 
-  private static double[][] index(Forage[] kinds, WeatherYear weather, double[][] season) {
-    double[][] index = new double[kinds.length][];
+  private static double[] index(Forage[] kinds, WeatherYear weather, double[] season) {
+    double[] index = new double[season.length];
     for (int k = 0; k < kinds.length; k++) {
-      index[k] = GrowthIndex.daily(kinds[k], weather, season[k]);
+      GrowthIndex.daily(kinds[k], weather, season, k, kinds.length, index);
     }
     return index;
+  }
+
+  private static void spread(double[] one, int at, int step, double[] into) {
+    for (int d = 0; d < one.length; d++) {
+      into[d * step + at] = one[d];
+    }
   }
 
   public FarmPlan stated() {
@@ -500,6 +521,7 @@ public final class ResolvedPlan {
     StepPlan s = new StepPlan();
     s.graze = graze;
     s.sources = new int[] {source};
+    s.has = has(s);
     s.from = year.clippedStart(from);
     s.to = year.clippedEnd(to);
     return s;
@@ -514,6 +536,15 @@ public final class ResolvedPlan {
         step.sourceIds().isEmpty()
             ? java.util.stream.IntStream.range(0, s.graze ? fields.length : lots.length).toArray()
             : step.sourceIds().stream().mapToInt(index::get).toArray();
+    s.has = has(s);
     return s;
+  }
+
+  private boolean[] has(StepPlan s) {
+    boolean[] has = new boolean[s.graze ? fields.length : 0];
+    for (int i = 0; i < s.sources.length && s.graze; i++) {
+      has[s.sources[i]] = true;
+    }
+    return has;
   }
 }

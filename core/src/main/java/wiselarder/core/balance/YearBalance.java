@@ -2,6 +2,7 @@ package wiselarder.core.balance;
 
 import java.util.List;
 import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.forage.QualityTable;
 import wiselarder.core.plan.FarmPlan;
 
 /**
@@ -40,10 +41,24 @@ public final class YearBalance {
   /** Plant-available water in the soil at the end of the day, mm. */
   final double[] water;
 
-  /** By field and day: protein and TDN of all that stands, kg/ha at the end of the day. */
-  final double[] standingProtein;
+  /** Nutrients kept of what stands: protein and TDN. */
+  static final int STANDING = 2;
 
-  final double[] standingTdn;
+  /**
+   * By field, of those on which several stands share the ground: protein and TDN of all that
+   * stands, kg/ha at the end of the day, {@code [day * 2 + nutrient]}. Of others it is worked out
+   * from what is kept.
+   */
+  private final double[][] standing;
+
+  /** By field and day: mean days since what stands dead has died; below zero -1 - them, frosted. */
+  final double[] deadDays;
+
+  /** By day: all that stands on the farm, kg DM at the end of the day. */
+  final double[] standingKg;
+
+  /** True where single fields are not kept: their figures are of the last day only. */
+  final boolean lean;
 
   /** By field and day: how ripe what stands is, 0 leafy to 1 ripe, by mass of its stands. */
   final double[] ripeness;
@@ -95,27 +110,30 @@ public final class YearBalance {
   double leftBehindKg;
   double closingKg;
 
-  YearBalance(ResolvedPlan resolved) {
+  YearBalance(ResolvedPlan resolved, boolean lean) {
     this.resolved = resolved;
+    this.lean = lean;
     days = resolved.days;
+    int rows = lean ? 1 : days;
     fieldCount = resolved.fields.length;
     groupCount = resolved.groups.length;
     lotCount = resolved.lots.length;
     need = new double[groupCount * days];
     bare = new double[groupCount * days];
     eaten = new double[Shelf.values().length * groupCount * days];
-    cover = new double[fieldCount * days];
-    green = new double[fieldCount * days];
-    grown = new double[fieldCount * days];
-    fieldEaten = new double[fieldCount * days];
-    fieldStandingEaten = new double[fieldCount * days];
-    trampled = new double[fieldCount * days];
-    weathered = new double[fieldCount * days];
-    cutOff = new double[fieldCount * days];
-    water = new double[fieldCount * days];
-    standingProtein = new double[fieldCount * days];
-    standingTdn = new double[fieldCount * days];
-    ripeness = new double[fieldCount * days];
+    cover = new double[fieldCount * rows];
+    green = new double[fieldCount * rows];
+    grown = new double[fieldCount * rows];
+    fieldEaten = new double[fieldCount * rows];
+    fieldStandingEaten = new double[fieldCount * rows];
+    trampled = new double[fieldCount * rows];
+    weathered = new double[fieldCount * rows];
+    cutOff = new double[fieldCount * rows];
+    water = new double[fieldCount * rows];
+    standing = new double[fieldCount][];
+    deadDays = new double[fieldCount * rows];
+    standingKg = new double[days];
+    ripeness = new double[fieldCount * rows];
     lotWorth = new double[lotCount * 3];
     java.util.Arrays.fill(lotWorth, Double.NaN);
     lotRipeness = new double[lotCount];
@@ -195,12 +213,12 @@ public final class YearBalance {
 
   /** Cover at the end of the day, kg DM/ha. */
   public double coverKgPerHa(int field, int day) {
-    return cover[day * fieldCount + field];
+    return cover[at(field, day)];
   }
 
   /** Green part of the cover at the end of the day, kg DM/ha. */
   public double greenKgPerHa(int field, int day) {
-    return green[day * fieldCount + field];
+    return green[at(field, day)];
   }
 
   /** What stands above the residual at the end of the day and would be eaten, kg DM. */
@@ -223,7 +241,7 @@ public final class YearBalance {
 
   /** Water that plants can use in the soil at the end of the day, mm. */
   public double soilWaterMm(int field, int day) {
-    return water[day * fieldCount + field];
+    return water[at(field, day)];
   }
 
   /** Most water the field's soil holds for its stands, mm. */
@@ -233,17 +251,63 @@ public final class YearBalance {
 
   /** Crude protein of all that stands on a field, percent of DM; NaN where nothing does. */
   public double standingProteinPct(int field, int day) {
-    return percent(standingProtein[day * fieldCount + field], coverKgPerHa(field, day));
+    return standingPct(field, day, QualityTable.Values.PROTEIN);
   }
 
   /** Total digestible nutrients of all that stands, percent of DM; NaN where nothing does. */
   public double standingTdnPct(int field, int day) {
-    return percent(standingTdn[day * fieldCount + field], coverKgPerHa(field, day));
+    return standingPct(field, day, QualityTable.Values.TDN);
+  }
+
+  private double standingPct(int field, int day, int nutrient) {
+    double cover = coverKgPerHa(field, day);
+    ResolvedPlan.FieldPlan p = resolved.fields[field];
+    if (!p.alone) {
+      double[] sums = standing(field);
+      return percent(sums[day * STANDING + nutrient], cover);
+    }
+    QualityTable.Values values = resolved.worth[p.base.kind];
+    if (values == null) {
+      return Double.NaN;
+    }
+    int at = at(field, day);
+    boolean asleep = deadDays[at] < 0;
+    double living = asleep ? 0 : green[at];
+    double age = asleep ? -1 - deadDays[at] : deadDays[at];
+    double kg =
+        values.kg(
+            nutrient, living, values.stageAt(ripeness[at]), cover - living, values.agedAt(age));
+    return percent(kg, cover);
+  }
+
+  /** Sums of what stands on a field, made when first asked for. */
+  double[] standing(int field) {
+    if (standing[field] == null) {
+      standing[field] = new double[days * STANDING];
+    }
+    return standing[field];
+  }
+
+  /** All that stands on the farm at the end of the day, kg DM. */
+  public double standingKg(int day) {
+    return standingKg[day];
+  }
+
+  /** First place of a day in the arrays of fields. */
+  int row(int day) {
+    return lean ? 0 : day * fieldCount;
+  }
+
+  private int at(int field, int day) {
+    if (lean) {
+      throw new IllegalStateException("simulated for the farm only: single fields are not kept");
+    }
+    return day * fieldCount + field;
   }
 
   /** How ripe what stands is: 0 leafy, 0.5 boot or bud, 0.75 heading or bloom, 1 ripe. */
   public double ripeness(int field, int day) {
-    return ripeness[day * fieldCount + field];
+    return ripeness[at(field, day)];
   }
 
   /** Crude protein of hay or silage cut in the plan, percent of DM; NaN for any other lot. */
@@ -322,30 +386,30 @@ public final class YearBalance {
   }
 
   public double grownKg(int field, int day) {
-    return grown[day * fieldCount + field];
+    return grown[at(field, day)];
   }
 
   public double grazedKg(int field, int day) {
-    return fieldEaten[day * fieldCount + field];
+    return fieldEaten[at(field, day)];
   }
 
   /** The part of what was grazed that counts as standing feed. */
   public double grazedStandingKg(int field, int day) {
-    return fieldStandingEaten[day * fieldCount + field];
+    return fieldStandingEaten[at(field, day)];
   }
 
   /** Taken down by stock but not eaten. */
   public double trampledKg(int field, int day) {
-    return trampled[day * fieldCount + field];
+    return trampled[at(field, day)];
   }
 
   public double weatheredKg(int field, int day) {
-    return weathered[day * fieldCount + field];
+    return weathered[at(field, day)];
   }
 
   /** Taken off by a cut, harvest loss included. */
   public double cutKg(int field, int day) {
-    return cutOff[day * fieldCount + field];
+    return cutOff[at(field, day)];
   }
 
   /** Store level of a lot at the end of the day, kg DM, opened units included. */

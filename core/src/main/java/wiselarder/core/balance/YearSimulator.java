@@ -21,13 +21,12 @@ public final class YearSimulator {
   /** Below this a kilogram is rounding. */
   private static final double EPSILON_KG = 1e-9;
 
-  /** A field with less than this to offer is left, kg DM/ha. */
-  private static final double LEAVE_AT_KG_PER_HA = 1.0;
-
   private final ResolvedPlan plan;
   private final YearBalance out;
   private final FieldState[] fields;
   private final Growing growing;
+  private final Offers offers;
+  private final Worth worth = new Worth();
   private final LotState[] lots;
 
   /** Field each group's step stands on, -1 for none; by group, then step. */
@@ -49,9 +48,9 @@ public final class YearSimulator {
     boolean there;
   }
 
-  private YearSimulator(ResolvedPlan plan) {
+  private YearSimulator(ResolvedPlan plan, boolean lean) {
     this.plan = plan;
-    this.out = new YearBalance(plan);
+    this.out = new YearBalance(plan, lean);
     this.fields = new FieldState[plan.fields.length];
     this.lots = new LotState[plan.lots.length];
     this.standingOn = new int[plan.groups.length][];
@@ -60,7 +59,8 @@ public final class YearSimulator {
     for (int f = 0; f < fields.length; f++) {
       fields[f] = new FieldState(plan.fields[f]);
     }
-    this.growing = new Growing(plan, out, fields);
+    this.offers = new Offers(plan);
+    this.growing = new Growing(plan, out, fields, offers);
     for (int l = 0; l < lots.length; l++) {
       lots[l] = new LotState();
     }
@@ -75,7 +75,15 @@ public final class YearSimulator {
 
   /** Simulates the whole plan. */
   public static YearBalance simulate(ResolvedPlan plan) {
-    return new YearSimulator(plan).run();
+    return new YearSimulator(plan, false).run();
+  }
+
+  /**
+   * Simulates the whole plan for what the farm as a whole comes to: for a year of many. The same
+   * days to the last kilogram, but what single fields did and what feed was worth is not kept.
+   */
+  public static YearBalance farmOnly(ResolvedPlan plan) {
+    return new YearSimulator(plan, true).run();
   }
 
   private YearBalance run() {
@@ -138,9 +146,10 @@ public final class YearSimulator {
       return;
     }
     s.stock = 0;
+    offers.set(c.field, p, s);
     double offKg = off * p.areaHa;
     double madeKg = offKg * (1 - c.harvestLoss);
-    out.cutOff[day * fields.length + c.field] += offKg;
+    out.cutOff[out.row(day) + c.field] += offKg;
     out.harvestLossKg += offKg - madeKg;
     LotState lot = lots[c.lot];
     lot.there = true;
@@ -156,9 +165,14 @@ public final class YearSimulator {
   private void addWorth(double[] sum, StandPlan sp, StandState stand, double kgPerHa) {
     QualityTable.Values values = plan.worth[sp.kind];
     double share = stand.mass() <= 0 ? 0 : stand.green / stand.mass();
-    for (int n = 0; n < sum.length; n++) {
-      sum[n] += values == null ? Double.NaN : kgPerHa * worth(values, n, stand, share);
+    if (values == null) {
+      sum[0] = sum[1] = sum[2] = Double.NaN;
+      return;
     }
+    worth.of(values, stand, share);
+    sum[0] += kgPerHa * worth.protein;
+    sum[1] += kgPerHa * worth.tdn;
+    sum[2] += kgPerHa * worth.fibre;
   }
 
   /** Takes mass off a stand; a jointed small grain taken low has lost its growing points. */
@@ -175,7 +189,6 @@ public final class YearSimulator {
   }
 
   private void feed(int day) {
-    setOut(day);
     for (int g = 0; g < plan.groups.length; g++) {
       GroupPlan group = plan.groups[g];
       double need = group.year.needKg(day);
@@ -207,22 +220,22 @@ public final class YearSimulator {
       boolean may =
           day >= pass.from
               && day < pass.to
-              && !plan.fields[pass.field].held[day]
+              && !plan.byDay.held[day * fields.length + pass.field]
               && !s.sown
-              && !frostHolds(plan.fields[pass.field], day)
-              && safe(plan.fields[pass.field], s)
+              && !offers.frostHolds(plan.fields[pass.field])
+              && Offers.safe(plan.fields[pass.field], s)
               && !plan.groups[g].barred[pass.field];
       double over = may ? mass(s) - pass.leave : 0;
       if (!passing[g][n] && may && mass(s) >= pass.when) {
         passing[g][n] = true;
         out.passCount[pass.number]++;
       }
-      if (passing[g][n] && Math.min(over, s.offered) > LEAVE_AT_KG_PER_HA) {
+      if (passing[g][n] && Math.min(over, offers.aboveKgPerHa[pass.field]) > Offers.LEAVE_AT_KG_PER_HA) {
         double eaten = bite(g, pass.field, day, left, over);
         out.passEatenKg[pass.number] += eaten;
         left -= eaten;
       }
-      passing[g][n] &= may && mass(s) - pass.leave > LEAVE_AT_KG_PER_HA;
+      passing[g][n] &= may && mass(s) - pass.leave > Offers.LEAVE_AT_KG_PER_HA;
     }
     return left;
   }
@@ -267,68 +280,23 @@ public final class YearSimulator {
 
   /** True while the group may be on a field and something stands there for it. */
   private boolean stands(int g, int f) {
-    FieldState s = fields[f];
-    return s.open && s.offered > LEAVE_AT_KG_PER_HA && !plan.groups[g].barred[f];
-  }
-
-  /** Works out once a day what each field offers; a bite works it out anew for its field. */
-  private void setOut(int day) {
-    boolean winter = plan.weather.frostSeason(day);
-    for (int f = 0; f < fields.length; f++) {
-      FieldPlan p = plan.fields[f];
-      FieldState s = fields[f];
-      s.open = !p.shut[day] && !p.held[day] && !s.sown && !frostHolds(p, day);
-      setOut(p, s, winter);
-    }
-  }
-
-  private static void setOut(FieldPlan p, FieldState s, boolean winter) {
-    s.offered = s.above(p, winter);
-    s.ahead = safe(p, s) ? ahead(p, s) : Double.NEGATIVE_INFINITY;
-  }
-
-  /** A killing frost shuts a stand of sorghum for its hold, whenever it comes in this season. */
-  private boolean frostHolds(FieldPlan p, int day) {
-    if (p.frostHoldDays == 0) {
-      return false;
-    }
-    int since = plan.weather.daysIntoFrostSeason(day);
-    return since >= 0 && since <= p.frostHoldDays;
-  }
-
-  /** False while a growing stand is below the height at which it is safe to come in. */
-  private static boolean safe(FieldPlan p, FieldState s) {
-    for (int i = 0; i < s.stands.length; i++) {
-      StandPlan sp = p.stands[i];
-      StandState stand = s.stands[i];
-      if (sp.safe > 0 && stand.there && stand.rate > 0 && stand.mass() < sp.safe) {
-        return false;
-      }
-    }
-    return true;
-  }
-
-  /** How far a field is past the cover at which stock may come in: its furthest stand counts. */
-  private static double ahead(FieldPlan p, FieldState s) {
-    double ahead = -Double.MAX_VALUE;
-    for (int i = 0; i < s.stands.length; i++) {
-      if (s.stands[i].there) {
-        ahead = Math.max(ahead, s.stands[i].mass() - p.stands[i].turnIn);
-      }
-    }
-    return ahead;
+    return offers.open[f]
+        && offers.aboveKgPerHa[f] > Offers.LEAVE_AT_KG_PER_HA
+        && !plan.groups[g].barred[f];
   }
 
   private int furthestAhead(int g, StepPlan step, boolean ready, int day) {
     int best = -1;
     double bestAhead = ready ? 0 : -Double.MAX_VALUE;
-    for (int f : step.sources) {
-      if (offers(g, f, day)) {
-        double ahead = fields[f].ahead;
-        if (ahead >= bestAhead && (best < 0 || ahead > bestAhead)) {
-          best = f;
-          bestAhead = ahead;
-        }
+    int[] among = ready ? offers.ready : offers.offering;
+    int count = ready ? offers.readyCount : offers.offeringCount;
+    for (int i = 0; i < count; i++) {
+      int f = among[i];
+      double ahead = offers.aheadKgPerHa[f];
+      boolean further = ahead >= bestAhead && (best < 0 || ahead > bestAhead);
+      if (further && step.has[f] && offers(g, f, day)) {
+        best = f;
+        bestAhead = ahead;
       }
     }
     return best;
@@ -344,8 +312,8 @@ public final class YearSimulator {
     FieldPlan p = plan.fields[f];
     FieldState s = fields[f];
     boolean winter = plan.weather.frostSeason(day);
-    boolean fromStock = s.stock > LEAVE_AT_KG_PER_HA;
-    double above = s.offered;
+    boolean fromStock = s.stock > Offers.LEAVE_AT_KG_PER_HA;
+    double above = offers.aboveKgPerHa[f];
     double eatable = 0;
     for (int i = 0; i < s.stands.length; i++) {
       StandPlan sp = p.stands[i];
@@ -369,8 +337,8 @@ public final class YearSimulator {
       }
     }
     s.stock = Math.max(0, s.stock - down / p.areaHa);
-    setOut(p, s, winter);
-    int at = day * fields.length + f;
+    offers.set(f, p, s);
+    int at = out.row(day) + f;
     out.fieldEaten[at] += eaten;
     out.trampled[at] += down - eaten;
     out.trampledKg += down - eaten;
@@ -386,24 +354,16 @@ public final class YearSimulator {
   /** Notes what a mouthful is worth: greener than the stand, as the group chooses. */
   private void worth(int g, int day, StandPlan sp, StandState stand, double eatenKg) {
     QualityTable.Values values = plan.worth[sp.kind];
-    if (values == null) {
+    if (out.lean || values == null) {
       return;
     }
     double green = plan.groups[g].chooses * stand.green;
     double share = green + stand.dead <= 0 ? 0 : green / (green + stand.dead);
     int at = g * plan.days + day;
-    out.grazedProteinKg[at] += eatenKg * worth(values, QualityTable.Values.PROTEIN, stand, share);
-    out.grazedTdnKg[at] += eatenKg * worth(values, QualityTable.Values.TDN, stand, share);
-    out.grazedFibreKg[at] += eatenKg * worth(values, QualityTable.Values.FIBRE, stand, share);
-  }
-
-  /** Value of a mixture of green and dead, as a share of DM. */
-  static double worth(
-      QualityTable.Values values, int nutrient, StandState stand, double greenShare) {
-    double green = stand.asleep ? 0 : greenShare;
-    return (green * values.green(nutrient, stand.maturity)
-            + (1 - green) * values.dead(nutrient, stand.deadDays))
-        / 100;
+    worth.of(values, stand, share);
+    out.grazedProteinKg[at] += eatenKg * worth.protein;
+    out.grazedTdnKg[at] += eatenKg * worth.tdn;
+    out.grazedFibreKg[at] += eatenKg * worth.fibre;
   }
 
   private void eat(Shelf shelf, int g, int day, double kg) {

@@ -77,14 +77,25 @@ public final class GrowthIndex {
    */
   public static double[] daily(Forage f, WeatherYear weather, double[] season) {
     double[] index = new double[weather.days()];
+    daily(f, weather, season, 0, 1, index);
+    return index;
+  }
+
+  /**
+   * As above, where several forages lie day after day in one array: {@code [day * of + at]}.
+   *
+   * @param into is filled at this forage's places
+   */
+  public static void daily(
+      Forage f, WeatherYear weather, double[] season, int at, int of, double[] into) {
     Rhythm rhythm = Rhythm.of(f);
-    for (int d = 0; d < index.length; d++) {
-      index[d] =
+    for (int d = 0; d < weather.days(); d++) {
+      int i = d * of + at;
+      into[i] =
           temperature(f, weather.tmeanC(d), weather.spreadC(d))
               * light(weather.solarMjPerM2(d), rhythm.halfLightMj())
-              * (1 + rhythm.swing() * season[d]);
+              * (1 + rhythm.swing() * season[i]);
     }
-    return index;
   }
 
   /** As {@link #daily(Forage, WeatherYear, double[])}, with the season worked out. */

@@ -49,8 +49,8 @@ public final class Maturity {
       return 0;
     }
     return heat <= heading
-        ? HEADING * heat / heading
-        : Math.min(1, HEADING + (1 - HEADING) * (heat - heading) / (ripe - heading));
+        ? heat * (HEADING / heading)
+        : Math.min(1, HEADING + (heat - heading) * ((1 - HEADING) / (ripe - heading)));
   }
 
   /**

@@ -42,6 +42,25 @@ public final class QualityTable {
       return points[below] + (at - below) * (points[below + 1] - points[below]);
     }
 
+    /** Place of a maturity among the stages, for {@link #kg}. */
+    public double stageAt(double maturity) {
+      return Math.max(0, Math.min(1, maturity)) * (STAGES.size() - 1);
+    }
+
+    /** How far from early to late what has stood dead so many days is, for {@link #kg}. */
+    public double agedAt(double days) {
+      return Math.min(2, days * latePerDay);
+    }
+
+    /** kg of a nutrient in so many kg of living and of dead feed. */
+    public double kg(int nutrient, double livingKg, double stage, double deadKg, double aged) {
+      int below = Math.min(STAGES.size() - 2, (int) stage);
+      double[] points = green[nutrient];
+      double living = points[below] + (stage - below) * (points[below + 1] - points[below]);
+      double gone = early[nutrient] + aged * (late[nutrient] - early[nutrient]);
+      return (livingKg * living + deadKg * gone) * 0.01;
+    }
+
     /**
      * Value of what stands dead for so many days, in percent of DM; no worse than twice as late.
      */

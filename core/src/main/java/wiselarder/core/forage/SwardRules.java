@@ -46,8 +46,10 @@ public final class SwardRules {
    */
   public static double crowdingShare(
       double massKgPerHa, double entryKgPerHa, double ceilingKgPerHa) {
-    double x = (massKgPerHa - entryKgPerHa) / (ceilingKgPerHa - entryKgPerHa);
-    x = Math.max(0, Math.min(1, x));
+    if (massKgPerHa <= entryKgPerHa) {
+      return 1;
+    }
+    double x = Math.min(1, (massKgPerHa - entryKgPerHa) / (ceilingKgPerHa - entryKgPerHa));
     return 1 - x * x;
   }
 

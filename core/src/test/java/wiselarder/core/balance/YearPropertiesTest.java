@@ -1,6 +1,7 @@
 package wiselarder.core.balance;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 import static wiselarder.core.Farms.ENGINE;
 
@@ -27,6 +28,9 @@ import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.Irrigation;
+import wiselarder.core.plan.Items;
+import wiselarder.core.plan.LightPass;
+import wiselarder.core.plan.PlanEdit;
 import wiselarder.core.plan.Purchase;
 import wiselarder.core.plan.Scenario;
 import wiselarder.core.plan.Season;
@@ -172,8 +176,38 @@ class YearPropertiesTest {
                 new Overlay(
                     Overlay.Kind.HEAT, from, from.plusDays(90), chance.nextDouble() * 8 - 4))));
     FarmPlan plan = farm.build();
+    if (!farm.groups.isEmpty()) {
+      LightPass pass =
+          new LightPass(
+              "l", "f0", farm.groups.get(0).id(), start, start.plusDays(300), 2600, 2200);
+      plan = new PlanEdit.Put<>(Items.PASSES, pass).apply(plan);
+    }
     return ENGINE.simulate(
         plan, Season.parse("scenario:x").weather(plan, ENGINE.catalogue(), Map.of()));
+  }
+
+  /** A year simulated for the farm only comes to the same, to the last kilogram. */
+  @Property(tries = 60)
+  void theLeanYearIsTheWholeYear(
+      @ForAll long seed,
+      @ForAll("starts") LocalDate start) {
+    ResolvedPlan plan = inDrawnWeather(seed, start).resolved();
+    YearBalance whole = YearSimulator.simulate(plan);
+    YearBalance lean = YearSimulator.farmOnly(plan);
+    assertThat(lean.massBalance()).isEqualTo(whole.massBalance());
+    for (int d = 0; d < whole.days(); d++) {
+      assertThat(lean.bareKg(d)).isEqualTo(whole.bareKg(d));
+      assertThat(lean.standingKg(d)).isEqualTo(whole.standingKg(d));
+      double standing = 0;
+      for (int f = 0; f < whole.stated().farm().fields().size(); f++) {
+        standing +=
+            whole.coverKgPerHa(f, d) * whole.stated().farm().fields().get(f).netAreaHa();
+      }
+      assertThat(whole.standingKg(d)).isCloseTo(standing, within(1e-6));
+    }
+    if (!whole.stated().farm().fields().isEmpty()) {
+      assertThatThrownBy(() -> lean.coverKgPerHa(0, 0)).isInstanceOf(IllegalStateException.class);
+    }
   }
 
   @Property(tries = 120)

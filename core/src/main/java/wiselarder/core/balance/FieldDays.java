@@ -1,0 +1,65 @@
+package wiselarder.core.balance;
+
+import java.util.Arrays;
+import wiselarder.core.balance.ResolvedPlan.FieldPlan;
+
+/**
+ * What each day asks of each field, laid out day after day as the simulation goes through it, so
+ * that a day is read in one run.
+ */
+final class FieldDays {
+  /** Places within the four figures of a field and day. */
+  static final int GROWTH = 0;
+
+  static final int RESPONSE = 1;
+  static final int NORMAL_INDEX = 2;
+  static final int COVER = 3;
+  static final int FIGURES = 4;
+
+  /** By day, field and figure: growth of the base stand in a normal year and what goes with it. */
+  final double[] base;
+
+  /** By day and field: shut for stockpile; held by a caution. */
+  final boolean[] shut;
+
+  final boolean[] held;
+
+  /** Fields on which a stand comes or goes or a stockpile opens, by day; null on most days. */
+  final int[][] events;
+
+  FieldDays(FieldPlan[] fields, int days) {
+    int count = fields.length;
+    base = new double[days * count * FIGURES];
+    shut = new boolean[days * count];
+    held = new boolean[days * count];
+    events = new int[days][];
+    for (int f = 0; f < count; f++) {
+      FieldPlan p = fields[f];
+      for (int d = 0; d < days; d++) {
+        int at = (d * count + f) * FIGURES;
+        base[at + GROWTH] = p.base().growth[d];
+        base[at + RESPONSE] = p.base().response[d];
+        base[at + NORMAL_INDEX] = p.base().normalIndex[d];
+        base[at + COVER] = p.referenceCover[d];
+        shut[d * count + f] = p.shut[d];
+        held[d * count + f] = p.held[d];
+        if (p.reopens[d]) {
+          add(d, f);
+        }
+      }
+      add(Math.max(0, p.base().arrives), f);
+      add(p.base().leaves, f);
+    }
+  }
+
+  private void add(int day, int field) {
+    if (day < 0 || day >= events.length) {
+      return;
+    }
+    int[] there = events[day] == null ? new int[0] : events[day];
+    if (Arrays.stream(there).noneMatch(f -> f == field)) {
+      events[day] = Arrays.copyOf(there, there.length + 1);
+      events[day][there.length] = field;
+    }
+  }
+}
