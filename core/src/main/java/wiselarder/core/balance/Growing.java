@@ -350,9 +350,7 @@ final class Growing {
       open *= Math.exp(-p.stands[i].extinction * s.stands[i].green);
     }
     double in = reachesSoilMm + (p.irrigation == null ? 0 : p.irrigation[day]);
-    s.waterMm =
-        SoilWater.after(
-            s.waterMm, p.capacityMm, in, et0Mm, 1 - open, p.drainsFreely);
+    s.waterMm = SoilWater.after(s.waterMm, p.capacityMm, in, et0Mm, 1 - open, p.drainsFreely);
   }
 
   private void wither(int f, FieldPlan p, FieldState s, int day) {

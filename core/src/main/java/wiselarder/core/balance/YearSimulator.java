@@ -230,7 +230,8 @@ public final class YearSimulator {
         passing[g][n] = true;
         out.passCount[pass.number]++;
       }
-      if (passing[g][n] && Math.min(over, offers.aboveKgPerHa[pass.field]) > Offers.LEAVE_AT_KG_PER_HA) {
+      if (passing[g][n]
+          && Math.min(over, offers.aboveKgPerHa[pass.field]) > Offers.LEAVE_AT_KG_PER_HA) {
         double eaten = bite(g, pass.field, day, left, over);
         out.passEatenKg[pass.number] += eaten;
         left -= eaten;
