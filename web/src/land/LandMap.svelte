@@ -22,16 +22,15 @@
     const f = coverOf(id);
     return f ? Math.min(1, f.coverKgPerHa[at] / Math.max(1, f.ceilingKgPerHa)) : 0;
   }
-  function label(id: string, name: string): string {
-    const f = coverOf(id);
-    const cover = f ? amount(f.coverKgPerHa[at], 'massPerArea', open.system) : '';
-    return `${name}: ${cover} on ${longDay(year.start, at)}`;
-  }
-  function choose(e: KeyboardEvent, id: string) {
-    if (e.key !== 'Enter' && e.key !== ' ') return;
-    e.preventDefault();
-    onchoose(id);
-  }
+  const summary = $derived(
+    `Fields on ${longDay(year.start, at)}: ` +
+      fields
+        .map((f) => {
+          const cover = coverOf(f.id)?.coverKgPerHa[at] ?? 0;
+          return `${f.name} ${amount(cover, 'massPerArea', open.system)}`;
+        })
+        .join(', '),
+  );
 </script>
 
 <section class="panel" aria-label="Sketch map" data-testid="land-map">
@@ -49,21 +48,19 @@
     <a class="btn plain" href={`#/plan/${open.view!.id}/map`}>Draw, part, take in</a>
   </div>
   <div bind:clientWidth={width}>
-    <svg {width} height={HEIGHT} class="block" role="group" aria-label="Fields of the farm">
+    <svg {width} height={HEIGHT} class="block" role="img" aria-label={summary}>
       {#each fields as f (f.id)}
         {@const c = middle(f.outline!.edge)}
         {@const lines = wrapped(f.name, roomAt(view, f.outline!.edge))}
+        <!-- the list below does the same for the keyboard -->
+        <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
         <path
-          role="button"
-          tabindex="0"
-          aria-label={label(f.id, f.name)}
-          aria-pressed={f.id === chosenId}
+          class="field"
           class:chosen={f.id === chosenId}
           d={pathOf(view, f.outline!.edge, true)}
           fill="#4c9a4f"
           fill-opacity={0.08 + 0.62 * shade(f.id)}
           onclick={() => onchoose(f.id)}
-          onkeydown={(e) => choose(e, f.id)}
         />
         <g pointer-events="none" clip-path="none">
           <Ground outline={f.outline!} {view} />
@@ -104,12 +101,12 @@
     accent-color: var(--cobalt);
     min-height: 2.2rem;
   }
-  path[role='button'] {
+  .field {
     stroke: #2b6e2f;
     stroke-width: 1.25;
     cursor: pointer;
   }
-  path.chosen {
+  .field.chosen {
     stroke: var(--cobalt);
     stroke-width: 3.5;
   }

@@ -68,6 +68,7 @@ class AccessTest {
   @CsvSource({
     "'', 1280, 800",
     "/land, 1280, 800",
+    "/map, 1280, 800",
     "/herd, 1280, 800",
     "/store, 1280, 800",
     "/seasons, 1280, 800",
@@ -77,6 +78,7 @@ class AccessTest {
     "/changes, 1280, 800",
     "'', 390, 844",
     "/land, 390, 844",
+    "/map, 390, 844",
     "/herd, 390, 844",
     "/store, 390, 844",
     "/seasons, 390, 844",

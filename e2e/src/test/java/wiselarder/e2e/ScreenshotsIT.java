@@ -30,15 +30,6 @@ class ScreenshotsIT {
           .click();
       page.getByTestId("compare").waitFor();
       shoot(page, "close-gap", false);
-      for (String field : new String[] {"Mill Bottom", "Home Bottom", "Church Field"}) {
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Shut " + field))
-            .click();
-        page.getByTestId("compare").waitFor();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Put it in the plan"))
-            .click();
-        page.getByTestId("planned").getByText("Shut " + field + " from").waitFor();
-      }
-      shoot(page, "year-stockpiled", false);
       product.resetDemo();
       page.reload();
       for (String screen : new String[] {"Land", "Herd", "Store", "Farm"}) {
@@ -49,12 +40,17 @@ class ScreenshotsIT {
             .waitFor();
         shoot(page, screen.toLowerCase(java.util.Locale.ROOT), true);
       }
+      page.navigate(product.demo() + "/map");
+      page.getByTestId("map-measured").getByText("grow feed").waitFor();
+      shoot(page, "map", false);
+      page.navigate(product.demo() + "/forages");
+      page.getByText("Copy to my own").waitFor();
+      shoot(page, "forages", false);
       seasons(page);
       product.resetDemo();
       page.reload();
       Page other = product.visitorPage(1280, 800);
       conflict(product, page, other);
-      shoot(page, "conflict", false);
       Hand.MOUSE.button(page, "Put mine on top");
       page.getByRole(AriaRole.DIALOG).waitFor(new Locator.WaitForOptions().setState(HIDDEN));
       page.navigate(product.demo() + "/changes");

@@ -25,7 +25,7 @@ import wiselarder.server.plan.Slugs;
  */
 public final class GeoJson {
   private static final JsonMapper MAPPER = new JsonMapper();
-  private static final Set<String> NAMES = Set.of("name", "field", "label", "title", "paddock");
+  private static final Set<String> NAMES = Set.of("name", "label", "title", "paddock");
 
   /** What a map in a file would change. */
   public record Read(
@@ -109,10 +109,13 @@ public final class GeoJson {
     private final String forageId;
     private final List<Lists.RowProblem> problems = new ArrayList<>();
     private final List<Named> fields = new ArrayList<>();
-    private final List<Outline.Off> off = new ArrayList<>();
+    private final List<Inside> off = new ArrayList<>();
     private Grid grid;
 
     private record Named(String id, String name, List<Outline.Point> edge) {}
+
+    /** What lies in a field; in any that it touches where no field is named. */
+    private record Inside(String field, Outline.Off off) {}
 
     Reading(FarmPlan plan, String forageId) {
       this.plan = plan;
@@ -148,12 +151,12 @@ public final class GeoJson {
       JsonNode at = geometry.path("coordinates");
       switch (geometry.path("type").asString("")) {
         case "LineString" ->
-            off.add(
-                new Outline.Off(
-                    Outline.Kind.WATERWAY,
-                    nameOf(properties, ""),
-                    points(at, false),
-                    properties.has("buffer_m") ? bufferM : FLAT_BUFFER_M));
+            inside(
+                properties,
+                Outline.Kind.WATERWAY,
+                nameOf(properties, ""),
+                points(at, false),
+                properties.has("buffer_m") ? bufferM : FLAT_BUFFER_M);
         case "Polygon" -> polygon(number, properties, kind, bufferM, at);
         case "MultiPolygon" -> {
           if (at.size() != 1) {
@@ -186,14 +189,25 @@ public final class GeoJson {
               && java.util.Arrays.stream(Outline.Kind.values())
                   .anyMatch(k -> k.name().equals(kind));
       if (inField) {
-        off.add(
-            new Outline.Off(Outline.Kind.valueOf(kind), name, points(rings.get(0), true), bufferM));
+        inside(properties, Outline.Kind.valueOf(kind), name, points(rings.get(0), true), bufferM);
         return;
       }
       fields.add(new Named(properties.path("id").asString(""), name, points(rings.get(0), true)));
       for (int hole = 1; hole < rings.size(); hole++) {
-        off.add(new Outline.Off(Outline.Kind.HOLLOW, "Hole", points(rings.get(hole), true), 0));
+        List<Outline.Point> edge = points(rings.get(hole), true);
+        off.add(new Inside(name, new Outline.Off(Outline.Kind.HOLLOW, "Hole", edge, 0)));
       }
+    }
+
+    private void inside(
+        JsonNode properties,
+        Outline.Kind kind,
+        String name,
+        List<Outline.Point> points,
+        double bufferM) {
+      off.add(
+          new Inside(
+              properties.path("field").asString(""), new Outline.Off(kind, name, points, bufferM)));
     }
 
     private static String nameOf(JsonNode properties, String otherwise) {
@@ -218,7 +232,7 @@ public final class GeoJson {
               p.toString(),
               "%s is no longitude and latitude in degrees (WGS 84)".formatted(p));
         }
-        grid = grid == null ? new Grid(rounded(longitude), rounded(latitude)) : grid;
+        grid = grid == null ? fresh(rounded(longitude), rounded(latitude)) : grid;
         Outline.Point point = grid.at(longitude, latitude);
         if (points.isEmpty() || !points.get(points.size() - 1).equals(point)) {
           points.add(point);
@@ -230,6 +244,24 @@ public final class GeoJson {
       return points;
     }
 
+    /** A grid that begins at a place, or so that the place lies east of what is drawn already. */
+    private Grid fresh(double longitude, double latitude) {
+      double east = Double.NEGATIVE_INFINITY;
+      for (Field f : plan.farm().fields()) {
+        if (f.outline() != null) {
+          for (Outline.Point p : f.outline().edge()) {
+            east = Math.max(east, p.eastM());
+          }
+        }
+      }
+      Grid here = new Grid(longitude, latitude);
+      return Double.isInfinite(east)
+          ? here
+          : new Grid(here.longitudeOf(new Outline.Point(-east - BESIDE_M, 0)), latitude);
+    }
+
+    private static final double BESIDE_M = 400;
+
     private static double rounded(double degrees) {
       return Math.round(degrees * 1000) / 1000.0;
     }
@@ -240,7 +272,7 @@ public final class GeoJson {
       for (Named named : fields) {
         try {
           Outline bare = new Outline(named.edge, List.of());
-          Outline outline = new Outline(named.edge, within(bare));
+          Outline outline = new Outline(named.edge, within(named.name, bare));
           Survey.Measured m = Survey.measure(outline);
           Field known = known(named);
           Field field =
@@ -261,9 +293,11 @@ public final class GeoJson {
       return new Read(grid, shapes, edits, problems);
     }
 
-    private List<Outline.Off> within(Outline field) {
+    private List<Outline.Off> within(String name, Outline field) {
       double wholeHa = Survey.measure(field).netHa();
       return off.stream()
+          .filter(i -> i.field.isEmpty() || i.field.equalsIgnoreCase(name))
+          .map(Inside::off)
           .filter(
               o -> Survey.measure(new Outline(field.edge(), List.of(o))).netHa() < wholeHa - 1e-6)
           .toList();

@@ -50,8 +50,8 @@ class FarmFileTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "\"version\": 3 | \"version\": 7 | \"version\" is 7, from a newer product; this one reads up to 3",
-        "\"version\": 3 | \"version\": \"two\" | \"version\" should be a number from 1 to 3",
+        "\"version\": 4 | \"version\": 7 | \"version\" is 7, from a newer product; this one reads up to 4",
+        "\"version\": 4 | \"version\": \"two\" | \"version\" should be a number from 1 to 4",
         "wise-larder-farm | other | \"format\" should be \"wise-larder-farm\"",
         "\"areaHa\": 2.4 | \"areaHa\": -2 | plans[0].farm.fields[0]: field.areaHa is -2.0; accepted is 0.01 to 5000.0",
         "\"head\": 9 | \"tail\": 1, \"head\": 9 | this name is not known here",
