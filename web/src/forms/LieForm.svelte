@@ -113,7 +113,7 @@
       oninput={(v) => set({ formerly: v })}
     />
     <NumberField
-      label="Soil pH"
+      label="pH by the soil test"
       name="soilTest.ph"
       quantity="plain"
       value={test?.ph ?? null}

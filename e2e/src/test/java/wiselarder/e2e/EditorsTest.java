@@ -62,7 +62,7 @@ class EditorsTest {
         page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Cut for hay"));
     assertThat(cut).containsText(Pattern.compile("10 Jul: [1-9]\\d*\\s+round bales of 805 lb"));
     go("Year");
-    assertThat(page.getByTestId("planned")).containsText("Cut Tannery Flat for hay on 10 Jul");
+    assertThat(page.getByTestId("planned")).containsText("Cut Tannery Flat on 10 Jul, round bales");
     button("Take back cutting Tannery Flat").click();
     assertThat(page.getByTestId("planned")).not().containsText("Tannery Flat");
   }
@@ -142,7 +142,9 @@ class EditorsTest {
     assertThat(page.getByTestId("since")).containsText("Undid: Changed field Home Bottom: note");
     button("Put mine on top").click();
     assertThat(page.getByText("Saved.")).isVisible();
-    assertThat(input("Area, ac")).hasValue("20");
+    // the map says otherwise now, and that stands beside the input
+    assertThat(page.getByLabel(Pattern.compile("^Area, ac")).first()).hasValue("20");
+    assertThat(page.getByText("The map says").first()).isVisible();
     assertThat(input("Note")).not().hasValue("wet until May");
   }
 
@@ -163,11 +165,11 @@ class EditorsTest {
         .selectOption("METRIC");
     button("Save settings").click();
     go("Year");
-    assertThat(page.getByTestId("verdict-detail")).containsText("35.1 t of dry matter");
+    assertThat(page.getByTestId("verdict-detail")).containsText("35.4 t of dry matter");
     button("Ledger").click();
     assertThat(page.getByTestId("ledger")).containsText("Dry matter eaten, kg");
     page.reload();
-    assertThat(page.getByTestId("verdict-detail")).containsText("35.1 t of dry matter");
+    assertThat(page.getByTestId("verdict-detail")).containsText("35.4 t of dry matter");
   }
 
   @Test

@@ -86,7 +86,7 @@ class LandTest {
     Hand.MOUSE.link(page, "Land");
     button("Field 15").click();
     assertThat(Hand.input(page, "Off: water, buffers, hollows")).not().hasValue("");
-    assertThat(page.getByTestId("land-map").getByText("Field")).isVisible();
+    assertThat(page.getByTestId("land-map").getByText("Field 15")).isVisible();
   }
 
   @Test
@@ -198,7 +198,7 @@ class LandTest {
     Hand.input(page, "Slope, degrees").fill("12");
     assertThat(page.getByText("along water, or what local rules ask")).isVisible();
     Hand.input(page, "Water for stock").selectOption("HAULED");
-    Hand.input(page, "Soil pH").fill("6.1");
+    Hand.input(page, "pH by the soil test").fill("6.1");
     Hand.MOUSE.button(page, "Save field");
     page.getByText("Saved.").waitFor();
     page.reload();
