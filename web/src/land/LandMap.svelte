@@ -3,16 +3,28 @@
   import { open } from '../plan.svelte';
   import { amount, figure } from '../units';
   import Ground from './Ground.svelte';
-  import { allPoints, fit, frameOf, middle, pathOf, roomAt, wrapped, xOf, yOf } from './geometry';
+  import {
+    allPoints,
+    fit,
+    frameOf,
+    heightOf,
+    middle,
+    pathOf,
+    roomAt,
+    wrapped,
+    xOf,
+    yOf,
+  } from './geometry';
 
   let { chosenId, onchoose }: { chosenId: string | null; onchoose: (id: string) => void } =
     $props();
 
-  const HEIGHT = 360;
   let width = $state(800);
+  /** Less on a phone, where the farm is as wide as the screen. */
+  const HEIGHT = $derived(width < 500 ? 190 : 280);
   let day = $state(0);
   const fields = $derived(open.view!.farm.fields.filter((f) => f.outline));
-  const view = $derived(fit(frameOf(allPoints(fields)), width, HEIGHT));
+  const view = $derived(fit(frameOf(allPoints(fields), 0.015), width, HEIGHT));
   const year = $derived(open.year);
   const at = $derived(Math.min(day, year.days - 1));
   const coverOf = (id: string) => year.fields.find((f) => f.id === id);
@@ -22,6 +34,25 @@
     const f = coverOf(id);
     return f ? Math.min(1, f.coverKgPerHa[at] / Math.max(1, f.ceilingKgPerHa)) : 0;
   }
+  /** How the chosen field stands on that day. */
+  const facts = $derived.by((): [string, string][] => {
+    const field = open.view!.farm.fields.find((f) => f.id === chosenId);
+    const f = coverOf(chosenId ?? '');
+    if (!field || !f) return [];
+    const system = open.system;
+    const cover = f.coverKgPerHa[at];
+    const percent = (n: number) => (n < 0 ? 'nothing stands' : `${n}%`);
+    const eaten = f.grazedKg[at];
+    return [
+      [field.name, open.forages.find((x) => x.id === field.stand.forageId)?.name ?? ''],
+      ['Grows feed', amount(field.areaHa - (field.deductedHa ?? 0), 'area', system)],
+      ['Stands', amount(cover, 'massPerArea', system)],
+      ['Above the residual', amount(Math.max(0, cover - f.residualKgPerHa), 'massPerArea', system)],
+      ['Protein, TDN', `${percent(f.proteinPercent[at])}, ${percent(f.tdnPercent[at])}`],
+      ['Soil water', percent(f.waterPercent[at])],
+      ['Eaten that day', eaten > 0 ? amount(eaten, 'mass', system) : 'nothing'],
+    ];
+  });
   const summary = $derived(
     `Fields on ${longDay(year.start, at)}: ` +
       fields
@@ -47,34 +78,49 @@
     >
     <a class="btn plain" href={`#/plan/${open.view!.id}/map`}>Draw, part, take in</a>
   </div>
-  <div bind:clientWidth={width}>
-    <svg {width} height={HEIGHT} class="block" role="img" aria-label={summary}>
-      {#each fields as f (f.id)}
-        {@const c = middle(f.outline!.edge)}
-        {@const lines = wrapped(f.name, roomAt(view, f.outline!.edge))}
-        <!-- the list below does the same for the keyboard -->
-        <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
-        <path
-          class="field"
-          class:chosen={f.id === chosenId}
-          d={pathOf(view, f.outline!.edge, true)}
-          fill="#4c9a4f"
-          fill-opacity={0.08 + 0.62 * shade(f.id)}
-          onclick={() => onchoose(f.id)}
-        />
-        <g pointer-events="none" clip-path="none">
-          <Ground outline={f.outline!} {view} />
-          {#each lines as line, i (i)}
-            <text x={xOf(view, c)} y={yOf(view, c) - 3 - 14 * (lines.length - 1 - i)} class="name"
-              >{line}</text
-            >
-          {/each}
-          <text x={xOf(view, c)} y={yOf(view, c) + 12} class="cover"
-            >{figure(coverOf(f.id)?.coverKgPerHa[at] ?? 0, 'massPerArea', open.system)}</text
-          >
-        </g>
-      {/each}
-    </svg>
+  <div class="body">
+    <div bind:clientWidth={width} class="map">
+      <svg {width} height={HEIGHT} class="block" role="img" aria-label={summary}>
+        {#each fields as f (f.id)}
+          {@const c = middle(f.outline!.edge)}
+          {@const room = roomAt(view, f.outline!.edge)}
+          {@const height = heightOf(view, f.outline!.edge)}
+          {@const words = wrapped(f.name, room)}
+          {@const lines = height >= 14 * words.length + 24 ? words : []}
+          <!-- the list below does the same for the keyboard -->
+          <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+          <path
+            class="field"
+            class:chosen={f.id === chosenId}
+            d={pathOf(view, f.outline!.edge, true)}
+            fill="#4c9a4f"
+            fill-opacity={0.08 + 0.62 * shade(f.id)}
+            onclick={() => onchoose(f.id)}
+          />
+          <g pointer-events="none" clip-path="none">
+            <Ground outline={f.outline!} {view} />
+            {#each lines as line, i (i)}
+              <text x={xOf(view, c)} y={yOf(view, c) - 3 - 14 * (lines.length - 1 - i)} class="name"
+                >{line}</text
+              >
+            {/each}
+            {#if room >= 44 && height >= 24}
+              <text x={xOf(view, c)} y={yOf(view, c) + 12} class="cover"
+                >{figure(coverOf(f.id)?.coverKgPerHa[at] ?? 0, 'massPerArea', open.system)}</text
+              >
+            {/if}
+          </g>
+        {/each}
+      </svg>
+    </div>
+    {#if facts.length}
+      <dl data-testid="field-today">
+        {#each facts as [name, value] (name)}
+          <dt>{name}</dt>
+          <dd>{value}</dd>
+        {/each}
+      </dl>
+    {/if}
   </div>
 </section>
 
@@ -109,6 +155,31 @@
   .field.chosen {
     stroke: var(--cobalt);
     stroke-width: 3.5;
+  }
+  .body {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem 1.5rem;
+    align-items: center;
+  }
+  .map {
+    flex: 1 1 30rem;
+    min-width: 0;
+  }
+  dl {
+    flex: 0 1 19rem;
+    display: grid;
+    grid-template-columns: auto 1fr;
+    gap: 0.25rem 1rem;
+    font-size: 14px;
+  }
+  dt {
+    color: var(--quiet);
+  }
+  dt:first-child,
+  dd:nth-child(2) {
+    font-weight: 700;
+    color: var(--ink);
   }
   text {
     text-anchor: middle;

@@ -3,6 +3,7 @@ import {
   fit,
   frameOf,
   gridLines,
+  heightOf,
   middle,
   moved,
   pathOf,
@@ -51,6 +52,7 @@ describe('a sketch map', () => {
   });
   it('puts a name on the lines that its field has room for', () => {
     expect(roomAt(view, square)).toBeCloseTo(200 * view.scale);
+    expect(heightOf(view, square)).toBeCloseTo(100 * view.scale);
     expect(wrapped('Upper Orchard', 200)).toEqual(['Upper Orchard']);
     expect(wrapped('Upper Orchard', 60)).toEqual(['Upper', 'Orchard']);
     expect(wrapped('Upper Orchard', 20)).toEqual([]);

@@ -20,7 +20,7 @@ export interface MapView {
 const EMPTY: Frame = { west: -50, south: -50, east: 650, north: 450 };
 
 /** The smallest frame around points, with a margin; a piece of empty ground where there are none. */
-export function frameOf(points: Point[]): Frame {
+export function frameOf(points: Point[], share = 0.06): Frame {
   if (points.length === 0) return EMPTY;
   const east = points.map((p) => p.eastM);
   const north = points.map((p) => p.northM);
@@ -30,7 +30,10 @@ export function frameOf(points: Point[]): Frame {
     south: Math.min(...north),
     north: Math.max(...north),
   };
-  const margin = Math.max(30, 0.06 * Math.max(frame.east - frame.west, frame.north - frame.south));
+  const margin = Math.max(
+    500 * share,
+    share * Math.max(frame.east - frame.west, frame.north - frame.south),
+  );
   return {
     west: frame.west - margin,
     east: frame.east + margin,
@@ -112,6 +115,12 @@ export function roomAt(view: MapView, points: Point[]): number {
     .filter(([p, q]) => p.northM > northM !== q.northM > northM)
     .map(([p, q]) => p.eastM + ((northM - p.northM) / (q.northM - p.northM)) * (q.eastM - p.eastM));
   return crossings.length < 2 ? 0 : (Math.max(...crossings) - Math.min(...crossings)) * view.scale;
+}
+
+/** Height of a shape on screen, in pixels. */
+export function heightOf(view: MapView, points: Point[]): number {
+  const north = points.map((p) => p.northM);
+  return (Math.max(...north) - Math.min(...north)) * view.scale;
 }
 
 /** A name on the lines that fit into so many pixels, at about seven for a letter; none where no word does. */

@@ -54,7 +54,8 @@
   }
   /** Per hectare to per acre where that is how the farm counts. */
   const perArea = $derived(open.system === 'METRIC' ? 1 : 0.40468564224);
-  const money = (perHa: number) => `${currency} ${(perHa * perArea).toFixed(0)}`;
+  const money = (perHa: number) =>
+    `${currency} ${Math.round(perHa * perArea).toLocaleString('en-US')}`;
   const rows = $derived(
     answer
       ? ([
