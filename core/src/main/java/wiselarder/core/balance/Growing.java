@@ -114,24 +114,23 @@ final class Growing {
 
   private void eveningAlone(int f, FieldPlan p, FieldState s, int day) {
     StandState stand = s.base;
-    int at = out.row(day) + f;
-    out.water[at] = s.waterMm;
-    if (!stand.there) {
-      out.cover[at] = 0;
-      return;
-    }
-    double lost = wither(p.base, stand, day) * p.areaHa;
-    out.weathered[at] = lost;
+    double lost = stand.there ? wither(p.base, stand, day) * p.areaHa : 0;
     out.weatheredKg += lost;
     if (s.stock > 0) {
       s.stock = Math.min(s.stock, stand.above(p.base, frost));
     }
-    double mass = stand.green + stand.dead;
+    double mass = stand.there ? stand.green + stand.dead : 0;
+    out.standingKg[day] += mass * p.areaHa;
+    if (out.lean) {
+      return;
+    }
+    int at = day * fields.length + f;
+    out.water[at] = s.waterMm;
+    out.weathered[at] = lost;
     out.cover[at] = mass;
     out.green[at] = stand.green;
     out.ripeness[at] = stand.maturity;
     out.deadDays[at] = stand.asleep ? -1 - stand.deadDays : stand.deadDays;
-    out.standingKg[day] += mass * p.areaHa;
   }
 
   private void comeAndGo(FieldPlan p, FieldState s, int day) {
@@ -184,7 +183,7 @@ final class Growing {
     if (out.lean || values == null || mass <= 0) {
       return;
     }
-    double[] sums = out.standing(f);
+    double[] sums = out.standing[f];
     double living = stand.asleep ? 0 : stand.green;
     double stage = values.stageAt(stand.maturity);
     double aged = values.agedAt(stand.deadDays);
@@ -367,6 +366,17 @@ final class Growing {
     out.weatheredKg += lost * p.areaHa;
   }
 
+  /** What feed value hangs on: how ripe the green is, how long the dead has stood. */
+  private void age(StandPlan p, StandState s, int day, boolean frosted, boolean dormant) {
+    s.deadDays++;
+    s.age += Maturity.agedBy(meanC, p.baseC, plan.season[day * kinds + p.kind]);
+    s.maturity =
+        p.crop == null ? Maturity.atAge(s.age) : Maturity.ofCrop(p.crop.course, s.stage, s.age);
+    s.asleep = frosted;
+    s.dormantDays = dormant ? s.dormantDays + 1 : 0;
+    s.age = frosted || s.dormantDays == Maturity.WINTERED_AFTER_DAYS ? 0 : s.age;
+  }
+
   /** Green dies, dead weathers, snow lays down; what is lost, kg DM/ha. */
   private double wither(StandPlan p, StandState s, int day) {
     boolean frosted = !p.hardy && frost;
@@ -386,13 +396,9 @@ final class Growing {
     if (frosted) {
       s.die(SwardRules.FROST_DEATH_PER_DAY * Math.max(0, s.green - p.base));
     }
-    s.deadDays++;
-    s.age += Maturity.agedBy(meanC, p.baseC, plan.season[day * kinds + p.kind]);
-    s.maturity =
-        p.crop == null ? Maturity.atAge(s.age) : Maturity.ofCrop(p.crop.course, s.stage, s.age);
-    s.asleep = frosted;
-    s.dormantDays = dormant ? s.dormantDays + 1 : 0;
-    s.age = frosted || s.dormantDays == Maturity.WINTERED_AFTER_DAYS ? 0 : s.age;
+    if (!out.lean) {
+      age(p, s, day, frosted, dormant);
+    }
     double lost = Math.min(s.dead, s.dead * p.lossPerDay * weathering);
     s.dead -= lost;
     if (dormant) {

@@ -49,7 +49,7 @@ public final class YearBalance {
    * stands, kg/ha at the end of the day, {@code [day * 2 + nutrient]}. Of others it is worked out
    * from what is kept.
    */
-  private final double[][] standing;
+  final double[][] standing;
 
   /** By field and day: mean days since what stands dead has died; below zero -1 - them, frosted. */
   final double[] deadDays;
@@ -131,6 +131,9 @@ public final class YearBalance {
     cutOff = new double[fieldCount * rows];
     water = new double[fieldCount * rows];
     standing = new double[fieldCount][];
+    for (int f = 0; f < fieldCount && !lean; f++) {
+      standing[f] = resolved.fields[f].alone ? null : new double[days * STANDING];
+    }
     deadDays = new double[fieldCount * rows];
     standingKg = new double[days];
     ripeness = new double[fieldCount * rows];
@@ -263,7 +266,7 @@ public final class YearBalance {
     double cover = coverKgPerHa(field, day);
     ResolvedPlan.FieldPlan p = resolved.fields[field];
     if (!p.alone) {
-      double[] sums = standing(field);
+      double[] sums = standing[field];
       return percent(sums[day * STANDING + nutrient], cover);
     }
     QualityTable.Values values = resolved.worth[p.base.kind];
@@ -278,14 +281,6 @@ public final class YearBalance {
         values.kg(
             nutrient, living, values.stageAt(ripeness[at]), cover - living, values.agedAt(age));
     return percent(kg, cover);
-  }
-
-  /** Sums of what stands on a field, made when first asked for. */
-  double[] standing(int field) {
-    if (standing[field] == null) {
-      standing[field] = new double[days * STANDING];
-    }
-    return standing[field];
   }
 
   /** All that stands on the farm at the end of the day, kg DM. */

@@ -27,6 +27,10 @@ public final class YearSimulator {
   private final Growing growing;
   private final Offers offers;
   private final Worth worth = new Worth();
+
+  /** Of the cut being made: protein, TDN and fibre, kg/ha. */
+  private final double[] cutWorth = new double[3];
+
   private final LotState[] lots;
 
   /** Field each group's step stands on, -1 for none; by group, then step. */
@@ -130,7 +134,7 @@ public final class YearSimulator {
   private void cut(CutPlan c, FieldPlan p, FieldState s, int day) {
     double off = 0;
     double ripe = 0;
-    double[] worth = new double[3];
+    java.util.Arrays.fill(cutWorth, 0);
     for (int i = 0; i < s.stands.length; i++) {
       StandPlan sp = p.stands[i];
       double stubble = sp.forage.massAtHeightKgPerHa(sp.forage.cutHeightCm());
@@ -138,7 +142,7 @@ public final class YearSimulator {
       if (s.stands[i].there && mass > stubble) {
         off += mass - stubble;
         ripe += (mass - stubble) * s.stands[i].maturity;
-        addWorth(worth, sp, s.stands[i], mass - stubble);
+        addWorth(sp, s.stands[i], mass - stubble);
         taken(sp, s.stands[i], mass - stubble, 1, day);
       }
     }
@@ -157,22 +161,22 @@ public final class YearSimulator {
     lot.kgPerUnit = madeKg / lot.closed;
     out.lotRipeness[c.lot] = ripe / off;
     // What a way of making takes off energy it takes off protein by half, and fibre gains as much.
-    out.lotWorth[c.lot * 3] = 100 * worth[0] / off - c.tdnLossPoints / 2;
-    out.lotWorth[c.lot * 3 + 1] = 100 * worth[1] / off - c.tdnLossPoints;
-    out.lotWorth[c.lot * 3 + 2] = 100 * worth[2] / off + c.tdnLossPoints;
+    out.lotWorth[c.lot * 3] = 100 * cutWorth[0] / off - c.tdnLossPoints / 2;
+    out.lotWorth[c.lot * 3 + 1] = 100 * cutWorth[1] / off - c.tdnLossPoints;
+    out.lotWorth[c.lot * 3 + 2] = 100 * cutWorth[2] / off + c.tdnLossPoints;
   }
 
-  private void addWorth(double[] sum, StandPlan sp, StandState stand, double kgPerHa) {
+  private void addWorth(StandPlan sp, StandState stand, double kgPerHa) {
     QualityTable.Values values = plan.worth[sp.kind];
     double share = stand.mass() <= 0 ? 0 : stand.green / stand.mass();
     if (values == null) {
-      sum[0] = sum[1] = sum[2] = Double.NaN;
+      java.util.Arrays.fill(cutWorth, Double.NaN);
       return;
     }
     worth.of(values, stand, share);
-    sum[0] += kgPerHa * worth.protein;
-    sum[1] += kgPerHa * worth.tdn;
-    sum[2] += kgPerHa * worth.fibre;
+    cutWorth[0] += kgPerHa * worth.protein;
+    cutWorth[1] += kgPerHa * worth.tdn;
+    cutWorth[2] += kgPerHa * worth.fibre;
   }
 
   /** Takes mass off a stand; a jointed small grain taken low has lost its growing points. */
