@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -17,7 +18,6 @@ import wiselarder.core.land.Survey;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.PlanEdit;
 import wiselarder.core.quantity.Refused;
-import wiselarder.server.plan.Slugs;
 
 /**
  * Fields as GeoJSON (RFC 7946, longitude and latitude in WGS 84), out and in. Polygons are fields,
@@ -91,11 +91,13 @@ public final class GeoJson {
    * Reads a map. Fields are known by id or name; new ones get {@code forageId}. What lies in fields
    * goes to each field it touches.
    *
+   * @param freshId makes an id that nothing has from a name
    * @throws Refused where the file is no GeoJSON
    */
-  public static Read read(String json, FarmPlan plan, String forageId) {
+  public static Read read(
+      String json, FarmPlan plan, String forageId, UnaryOperator<String> freshId) {
     try {
-      return new Reading(plan, forageId).read(MAPPER.readTree(json));
+      return new Reading(plan, forageId, freshId).read(MAPPER.readTree(json));
     } catch (JacksonException e) {
       throw new Refused("not_json", "file", null, e.getOriginalMessage());
     }
@@ -107,6 +109,7 @@ public final class GeoJson {
 
     private final FarmPlan plan;
     private final String forageId;
+    private final UnaryOperator<String> freshId;
     private final List<Lists.RowProblem> problems = new ArrayList<>();
     private final List<Named> fields = new ArrayList<>();
     private final List<Inside> off = new ArrayList<>();
@@ -117,8 +120,9 @@ public final class GeoJson {
     /** What lies in a field; in any that it touches where no field is named. */
     private record Inside(String field, Outline.Off off) {}
 
-    Reading(FarmPlan plan, String forageId) {
+    Reading(FarmPlan plan, String forageId, UnaryOperator<String> freshId) {
       this.plan = plan;
+      this.freshId = freshId;
       this.forageId = forageId;
       this.grid = plan.farm().grid();
     }
@@ -310,8 +314,8 @@ public final class GeoJson {
           .orElse(null);
     }
 
-    private static String idOf(Named named) {
-      return Slugs.fresh(named.name.substring(0, Math.min(MOST_OF_NAME, named.name.length())));
+    private String idOf(Named named) {
+      return freshId.apply(named.name.substring(0, Math.min(MOST_OF_NAME, named.name.length())));
     }
 
     /** A field's id holds its name and a tail. */

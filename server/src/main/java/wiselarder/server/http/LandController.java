@@ -31,6 +31,7 @@ import wiselarder.server.file.GeoJson;
 import wiselarder.server.file.Lists;
 import wiselarder.server.people.Person;
 import wiselarder.server.plan.Plans;
+import wiselarder.server.plan.Slugs;
 import wiselarder.server.plan.StoredPlan;
 
 /** The map of a farm, and what is asked of one field. */
@@ -249,7 +250,7 @@ class LandController {
       @RequestBody byte[] body,
       @AuthenticationPrincipal Person person) {
     FarmPlan now = plans.get(id, person).content();
-    GeoJson.Read read = GeoJson.read(FileController.text(body), now, forageId);
+    GeoJson.Read read = GeoJson.read(FileController.text(body), now, forageId, Slugs::fresh);
     FarmPlan then = now;
     for (PlanEdit edit : edits(now, read)) {
       then = edit.apply(then);
@@ -268,7 +269,7 @@ class LandController {
       @RequestBody byte[] body,
       @AuthenticationPrincipal Person person) {
     FarmPlan now = plans.get(id, person).content();
-    GeoJson.Read read = GeoJson.read(FileController.text(body), now, forageId);
+    GeoJson.Read read = GeoJson.read(FileController.text(body), now, forageId, Slugs::fresh);
     if (read.edits().isEmpty()) {
       throw new Refused("no_shape", "features", 0, "no field of the file can be taken");
     }
