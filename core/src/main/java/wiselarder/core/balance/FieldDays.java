@@ -2,6 +2,7 @@ package wiselarder.core.balance;
 
 import java.util.Arrays;
 import wiselarder.core.balance.ResolvedPlan.FieldPlan;
+import wiselarder.core.calendar.PlanYear;
 
 /**
  * What each day asks of each field, laid out day after day as the simulation goes through it, so
@@ -27,7 +28,15 @@ final class FieldDays {
   /** Fields on which a stand comes or goes or a stockpile opens, by day; null on most days. */
   final int[][] events;
 
-  FieldDays(FieldPlan[] fields, int days) {
+  /** The day on which the climate's year of growth begins anew. */
+  final boolean[] midwinter;
+
+  FieldDays(FieldPlan[] fields, PlanYear year, int coldestDoy) {
+    int days = year.days();
+    midwinter = new boolean[days];
+    for (int d = 0; d < days; d++) {
+      midwinter[d] = year.date(d).getDayOfYear() == coldestDoy;
+    }
     int count = fields.length;
     base = new double[days * count * FIGURES];
     shut = new boolean[days * count];

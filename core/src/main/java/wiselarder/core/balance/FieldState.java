@@ -98,9 +98,7 @@ final class FieldState {
       take(kgPerHa, 1);
     }
 
-    /**
-     * Takes mass off; {@code picks} times more readily green than dead. The stand grows younger.
-     */
+    /** Takes mass off; {@code picks} times more readily green than dead. */
     void take(double kgPerHa, double picks) {
       double mass = green + dead;
       if (mass <= 0 || kgPerHa <= 0) {
@@ -110,7 +108,15 @@ final class FieldState {
       fromDead = Math.min(dead, Math.max(fromDead, kgPerHa - green));
       dead -= fromDead;
       green = Math.max(0, green - (kgPerHa - fromDead));
-      age *= 1 - Math.min(1, kgPerHa / mass);
+    }
+
+    /**
+     * What comes after being taken down is young: all of it where nothing was left above the
+     * stubble. Called before the mass is taken.
+     */
+    void renew(double kgPerHa, double stubbleKgPerHa) {
+      double above = mass() - stubbleKgPerHa;
+      age *= above <= kgPerHa ? 0 : 1 - kgPerHa / above;
     }
 
     /** Green turns to standing dead. */
@@ -143,6 +149,7 @@ final class FieldState {
       switch (way) {
         case GRAZE_DOWN -> {
           double topped = above(p, false);
+          renew(topped, p.base);
           take(topped);
           return topped;
         }

@@ -30,6 +30,7 @@ final class Growing {
   private boolean frost;
   private double weathering;
   private boolean heavySnow;
+  private boolean midwinter;
 
   Growing(ResolvedPlan plan, YearBalance out, FieldState[] fields, Offers offers) {
     this.plan = plan;
@@ -45,6 +46,7 @@ final class Growing {
     reachesSoilMm = plan.weather.reachesSoilMm(day);
     frost = plan.weather.frostSeason(day);
     weathering = SwardRules.weatheringShare(plan.weather.rainMm(day), plan.normal.rainMm(day));
+    midwinter = plan.byDay.midwinter[day];
     heavySnow = plan.weather.snowMm(day) >= SwardRules.HEAVY_SNOW_MM;
     offers.begin(day);
   }
@@ -374,7 +376,8 @@ final class Growing {
         p.crop == null ? Maturity.atAge(s.age) : Maturity.ofCrop(p.crop.course, s.stage, s.age);
     s.asleep = frosted;
     s.dormantDays = dormant ? s.dormantDays + 1 : 0;
-    s.age = frosted || s.dormantDays == Maturity.WINTERED_AFTER_DAYS ? 0 : s.age;
+    boolean begins = s.dormantDays == Maturity.WINTERED_AFTER_DAYS || midwinter;
+    s.age = frosted || (begins && p.crop == null) ? 0 : s.age;
   }
 
   /** Green dies, dead weathers, snow lays down; what is lost, kg DM/ha. */

@@ -265,7 +265,7 @@ public final class ResolvedPlan {
     Map<String, Integer> fieldIndex = new HashMap<>();
     Map<String, Integer> lotIndex = new HashMap<>();
     this.fields = new FieldResolver(this, catalogue).resolve(fieldIndex);
-    this.byDay = new FieldDays(fields, days);
+    this.byDay = new FieldDays(fields, year, climate.coldestDoy());
     this.lots = resolveLots(catalogue, lotIndex);
     this.cuts = resolveCuts(catalogue, fieldIndex, lotIndex);
     this.groups = resolveGroups(catalogue, fieldIndex, lotIndex);

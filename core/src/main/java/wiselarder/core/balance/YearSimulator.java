@@ -181,6 +181,7 @@ public final class YearSimulator {
 
   /** Takes mass off a stand; a jointed small grain taken low has lost its growing points. */
   private static void taken(StandPlan sp, StandState stand, double kgPerHa, double picks, int day) {
+    stand.renew(kgPerHa, sp.base);
     stand.take(kgPerHa, picks);
     CropPlan c = sp.crop;
     if (c == null || stand.endedDay >= 0) {
