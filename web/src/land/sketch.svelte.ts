@@ -48,6 +48,7 @@ export class Sketch {
 
   /** A point was set on the map or typed. */
   put(point: Point) {
+    if (!this.field) return;
     if (this.tool !== 'CORNERS') {
       this.line = [...this.line, point];
       return;
