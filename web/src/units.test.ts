@@ -39,5 +39,11 @@ describe('units', () => {
     expect(quantityOf('field.residualKgPerHa')).toBe('massPerArea');
     expect(quantityOf('group.flatIntakeKgPerHeadDay')).toBe('perDay');
     expect(quantityOf('lot.dmShare')).toBe('share');
+    expect(quantityOf('field.utilization')).toBe('share');
+    expect(quantityOf('figures.utilizationStrip')).toBe('share');
+    expect(quantityOf('figures.rootDepthCm')).toBe('depth');
+    expect(quantityOf('figures.winterHardyC')).toBe('temperature');
+    expect(quantityOf('terms.valuePerKgGain')).toBe('pricePerKg');
+    expect(quantityOf('off.bufferM')).toBe('distance');
   });
 });

@@ -162,14 +162,16 @@ export function quantityOf(field: string): Quantity {
   if (/nitrogenKgPerHa$/.test(field)) return 'nutrient';
   if (/KgPerHa$/.test(field)) return 'massPerArea';
   if (/waterMm$/.test(field)) return 'water';
-  if (/(depth|Height)Cm$/.test(field)) return 'depth';
+  if (/([dD]epth|Height)Cm$/.test(field)) return 'depth';
+  if (/HardyC$/.test(field)) return 'temperature';
+  if (/(utilization\w*|droughtHold|PerMonth|senescencePerDay|\.share)$/.test(field)) return 'share';
   if (/(distance|buffer|east|north)M$/.test(field)) return 'distance';
-  if (/pricePerKg$/.test(field)) return 'pricePerKg';
+  if (/([pP]ricePerKg|valuePerKgGain)$/.test(field)) return 'pricePerKg';
   if (/gainKgPerDay$/.test(field)) return 'gain';
   if (/KgPerHeadDay$/.test(field)) return 'perDay';
   if (/(weightKg|kgPerUnitAsFed)$/.test(field)) return 'weight';
   if (/pricePerTonneAsFed$/.test(field)) return 'pricePerMass';
-  if (/(Share|utilization)$/.test(field)) return 'share';
+  if (/Share$/.test(field)) return 'share';
   if (/(head|units|Days|months)$/.test(field)) return 'count';
   return 'plain';
 }

@@ -8,7 +8,6 @@
     onchoose,
     addLabel = '',
     onadd = null,
-    elsewhere = null,
   }: {
     title: string;
     items: { id: string; name: string; figure: string; note: string; doubtful: boolean }[];
@@ -16,14 +15,12 @@
     onchoose: (id: string) => void;
     addLabel?: string;
     onadd?: (() => void) | null;
-    elsewhere?: { label: string; href: string } | null;
   } = $props();
 </script>
 
 <section aria-label={title}>
   <div class="head">
     <h1>{title}</h1>
-    {#if elsewhere}<a class="btn plain" href={elsewhere.href}>{elsewhere.label}</a>{/if}
     {#if open.mayPlan && onadd}<button class="btn plain" onclick={onadd}>{addLabel}</button>{/if}
   </div>
   <ul class="panel">

@@ -45,7 +45,14 @@
   $effect(() => {
     const asked = [view.id, sowOn ?? usual, irrigated, forHay] as const;
     void view.revision;
-    void api.fitting(...asked).then((f) => (fitting = f));
+    let latest = true;
+    api
+      .fitting(...asked)
+      .then((f) => latest && (fitting = f))
+      .catch(() => latest && (fitting = []));
+    return () => {
+      latest = false;
+    };
   });
 
   const chosen = $derived(crops.find((c) => c.id === crop)!);

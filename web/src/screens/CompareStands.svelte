@@ -157,7 +157,8 @@
       </tbody>
     </table>
     <p class="quiet fine">
-      A normal year by the tables, grazed leafy in rotation by medium-framed steers at
+      Prices are placeholders: put in your own. A normal year by the tables, grazed leafy in
+      rotation by medium-framed steers at
       {figure(answer[0].intakeKgPerHeadDay, 'perDay', open.system)}
       {unitOf('perDay', open.system)}; heat, parasites and toxic fescue take more off than this
       shows.

@@ -70,7 +70,6 @@
     onchoose={choose}
     addLabel="Add field"
     onadd={add}
-    elsewhere={{ label: 'Map', href: `#/plan/${open.view!.id}/map` }}
   />
   {#if draft.item}
     <section aria-label="Field" class="panel form">

@@ -14,6 +14,7 @@ import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.Closing;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
+import wiselarder.core.plan.LightPass;
 import wiselarder.core.plan.Plan;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Refused;
@@ -123,9 +124,15 @@ public record LetGrow(
                 .filter(c -> !c.fieldId().equals(fieldId) || c.toExclusive().isBefore(from))
                 .toList());
     closings.add(new Closing("let-grow", fieldId, from, toExclusive, List.of(), null));
+    // a step that asks for nothing but this field in this time cannot stand beside the closing
     List<FeedStep> steps =
         p.steps().stream()
-            .filter(s -> s.kind() != FeedStep.Kind.GRAZE || !s.sourceIds().equals(List.of(fieldId)))
+            .filter(
+                s ->
+                    s.kind() != FeedStep.Kind.GRAZE
+                        || !s.sourceIds().equals(List.of(fieldId))
+                        || s.fromInclusive() == null
+                        || s.fromInclusive().isBefore(from))
             .toList();
     return new FarmPlan(
         stated.farm(),
@@ -139,12 +146,27 @@ public record LetGrow(
                 .toList(),
             p.purchases(),
             p.sowings().stream()
-                .filter(s -> !s.fieldId().equals(fieldId) || s.sowOn().isBefore(from.minusDays(30)))
+                .filter(s -> !s.fieldId().equals(fieldId) || s.sowOn().isBefore(from))
                 .toList(),
             p.dressings(),
             p.irrigations(),
             p.scenarios(),
-            p.passes().stream().filter(l -> !l.fieldId().equals(fieldId)).toList()));
+            p.passes().stream()
+                .filter(l -> !l.fieldId().equals(fieldId) || l.fromInclusive().isBefore(from))
+                .map(l -> l.fieldId().equals(fieldId) ? until(l, from) : l)
+                .toList()));
+  }
+
+  /** Passes for light end where the field is left alone. */
+  private static LightPass until(LightPass l, LocalDate end) {
+    return new LightPass(
+        l.id(),
+        l.fieldId(),
+        l.groupId(),
+        l.fromInclusive(),
+        l.toExclusive().isBefore(end) ? l.toExclusive() : end,
+        l.whenKgPerHa(),
+        l.leaveKgPerHa());
   }
 
   private static Row row(

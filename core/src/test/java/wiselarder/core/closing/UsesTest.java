@@ -212,6 +212,32 @@ class UsesTest {
         .isInstanceOf(Refused.class);
   }
 
+  /** What is planned before the day stays: grazed by itself, passed over, sown and cut. */
+  @Test
+  void aFieldLeftAloneIsWhatThePlanMadeOfItUntilThatDay() {
+    LocalDate may = LocalDate.of(2027, 5, 1);
+    Farms farm = one("tall_fescue_novel", 2600).eaters("h", 30, 12);
+    farm.graze("h", MARCH.plusDays(5), may, "a");
+    farm.graze("h", may.plusDays(5), may.plusDays(40), "a");
+    FarmPlan grazed = farm.build();
+    LightPass pass = new LightPass("p", "a", "h", MARCH, may.plusDays(60), 2000, 1500);
+    FarmPlan passed =
+        new PlanEdit.Put<>(Items.PASSES, pass)
+            .apply(one("tall_fescue_novel", 2600).eaters("h", 30, 12).build());
+    double never =
+        first(one("tall_fescue_novel", 2600).eaters("h", 30, 12).build(), may).coverKgPerHa();
+    assertThat(first(grazed, may).coverKgPerHa()).isLessThan(0.8 * never);
+    assertThat(first(passed, may).coverKgPerHa()).isLessThan(0.8 * never);
+    YearBalance asPlanned = Farms.ENGINE.simulate(grazed);
+    int before = grazed.plan().year().day(may) - 1;
+    assertThat(first(grazed, may).coverKgPerHa())
+        .isCloseTo(asPlanned.coverKgPerHa(0, before), within(80.0));
+  }
+
+  private static LetGrow.Row first(FarmPlan plan, LocalDate from) {
+    return LetGrow.of(Farms.ENGINE, plan, "a", from, MADE).rows().get(0);
+  }
+
   @Test
   void aCutKeepsTheFeedValueOfItsDayLessWhatTheMakingLoses() {
     Farms farm = one("tall_fescue_novel", 1600);
