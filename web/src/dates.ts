@@ -62,4 +62,10 @@ function pad(n: number): string {
   return String(n).padStart(2, '0');
 }
 
+/** A day of the year moved by some days: "--03-01" and 42 to "--04-12". */
+export function movedMonthDay(monthDay: string, days: number): string {
+  const at = Date.parse(`2025-${monthDay.slice(2)}`) + days * DAY_MS;
+  return `--${new Date(at).toISOString().slice(5, 10)}`;
+}
+
 export const MONTH_NAMES = MONTHS;

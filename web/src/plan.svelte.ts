@@ -107,6 +107,11 @@ class OpenPlan {
     this.error = '';
   }
 
+  /** Takes over a plan that another call has stored. */
+  took(view: PlanView) {
+    this.show(view);
+  }
+
   /** Looks at the same plan in another season; nothing of the plan changes. */
   async look(season: string) {
     const was = looking.season;

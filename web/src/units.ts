@@ -17,6 +17,15 @@ export type Quantity =
   | 'depth'
   | 'distance'
   | 'pricePerKg'
+  | 'litres'
+  | 'volume'
+  | 'energy'
+  | 'speed'
+  | 'walk'
+  | 'size'
+  | 'density'
+  | 'rind'
+  | 'percent'
   | 'temperature'
   | 'degrees'
   | 'count'
@@ -100,6 +109,42 @@ const UNITS: Record<Quantity, Record<System, Unit>> = {
     IMPERIAL: { factor: 1.8, unit: 'F', digits: 1 },
     METRIC: { factor: 1, unit: 'C', digits: 1 },
   },
+  litres: {
+    IMPERIAL: { factor: 0.264172, unit: 'gal', digits: 0 },
+    METRIC: { factor: 1, unit: 'L', digits: 0 },
+  },
+  volume: {
+    IMPERIAL: { factor: 264.172, unit: 'gal', digits: 0 },
+    METRIC: { factor: 1, unit: 'm3', digits: 1 },
+  },
+  energy: {
+    IMPERIAL: { factor: 1, unit: 'MJ', digits: 0 },
+    METRIC: { factor: 1, unit: 'MJ', digits: 0 },
+  },
+  speed: {
+    IMPERIAL: { factor: 1 / 1.609344, unit: 'mph', digits: 0 },
+    METRIC: { factor: 1, unit: 'km/h', digits: 0 },
+  },
+  walk: {
+    IMPERIAL: { factor: 1 / 1.609344, unit: 'miles a day', digits: 1 },
+    METRIC: { factor: 1, unit: 'km a day', digits: 1 },
+  },
+  size: {
+    IMPERIAL: { factor: 1 / 0.3048, unit: 'ft', digits: 1 },
+    METRIC: { factor: 1, unit: 'm', digits: 2 },
+  },
+  density: {
+    IMPERIAL: { factor: 1 / 16.018463, unit: 'lb/cu ft', digits: 1 },
+    METRIC: { factor: 1, unit: 'kg/m3', digits: 0 },
+  },
+  rind: {
+    IMPERIAL: { factor: 1 / 2.54, unit: 'in', digits: 1 },
+    METRIC: { factor: 1, unit: 'cm', digits: 0 },
+  },
+  percent: {
+    IMPERIAL: { factor: 1, unit: '%', digits: 1 },
+    METRIC: { factor: 1, unit: '%', digits: 1 },
+  },
   share: {
     IMPERIAL: { factor: 100, unit: '%', digits: 0 },
     METRIC: { factor: 100, unit: '%', digits: 0 },
@@ -162,6 +207,14 @@ export function quantityOf(field: string): Quantity {
   if (/nitrogenKgPerHa$/.test(field)) return 'nutrient';
   if (/KgPerHa$/.test(field)) return 'massPerArea';
   if (/waterMm$/.test(field)) return 'water';
+  if (/waterLPerDay$/.test(field)) return 'litres';
+  if (/windKmPerHour$/.test(field)) return 'speed';
+  if (/walkKmPerDay$/.test(field)) return 'walk';
+  if (/rindCm$/.test(field)) return 'rind';
+  if (/densityKgPerM3$/.test(field)) return 'density';
+  if (/(diameter|width|length|height)M$/.test(field)) return 'size';
+  if (/weighedKg$/.test(field)) return 'weight';
+  if (/(protein|tdn|fibre|calcium|phosphorus|nitrate)Pct$/.test(field)) return 'percent';
   if (/([dD]epth|Height)Cm$/.test(field)) return 'depth';
   if (/HardyC$/.test(field)) return 'temperature';
   if (/(utilization\w*|droughtHold|PerMonth|senescencePerDay|\.share)$/.test(field)) return 'share';
@@ -172,6 +225,6 @@ export function quantityOf(field: string): Quantity {
   if (/(weightKg|kgPerUnitAsFed)$/.test(field)) return 'weight';
   if (/pricePerTonneAsFed$/.test(field)) return 'pricePerMass';
   if (/Share$/.test(field)) return 'share';
-  if (/(head|units|Days|months)$/.test(field)) return 'count';
+  if (/(head|units|Days|months|score|Floor)$/.test(field)) return 'count';
   return 'plain';
 }

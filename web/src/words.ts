@@ -207,6 +207,40 @@ const FIELD_NAMES: Record<string, string> = {
   'group.gainKgPerDay': 'Daily gain',
   'group.flatIntakeKgPerHeadDay': 'Flat intake',
   'group.birthSpreadDays': 'Spread of births',
+  'keeping.windKmPerHour': 'Wind',
+  'keeping.walkKmPerDay': 'Extra walk',
+  'keeping.deathsPerYearShare': 'Deaths in a year',
+  'keeping.conditionFloor': 'Lowest condition accepted',
+  'headChange.head': 'Head that come or go',
+  'headChange.moneyPerHead': 'Price of one',
+  'headChange.dates': 'Dates of a coming or going',
+  'condition.score': 'Condition score',
+  'condition.weightKg': 'Weight when scored',
+  'origin.makingPerUnit': 'Cost of making one',
+  'origin.haulingPerUnit': 'Cost of hauling one',
+  'size.weighedKg': 'Units weighed',
+  'size.diameterM': 'Diameter',
+  'size.widthM': 'Width',
+  'size.lengthM': 'Length',
+  'size.heightM': 'Height',
+  'size.densityKgPerM3': 'Density',
+  'size.rindCm': 'Rind',
+  'reserve.units': 'Kept back',
+  'test.dmShare': 'Dry matter of the test',
+  'test.proteinPct': 'Protein of the test',
+  'test.tdnPct': 'TDN of the test',
+  'test.fibrePct': 'Fibre of the test',
+  'test.nitratePct': 'Nitrate of the test',
+  'test.dates': 'Dates of the test',
+  'storeRecord.units': 'Units written down',
+  'haySum.dates': 'Days of the hay sum',
+  'setOut.units': 'Units at once',
+  'setOut.heldShare': 'Days held for each of feed',
+  'quick.days': 'Days of hay',
+  'quick.dates': 'Days of hay',
+  'lie.waterLPerDay': 'Water there',
+  'lie.waterCostPerM3': 'Cost of bringing water',
+  'step.mostShare': 'Most of the diet',
   'group.youngPerDam': 'Young for each dam',
   'group.dates': 'Dates of the group',
   'lot.units': 'Units',
@@ -233,7 +267,7 @@ export const ROLES: Record<Role, { one: string; plural: string; may: string }> =
   HELPER: {
     one: 'a helper',
     plural: 'helpers, planners and owners',
-    may: 'looks and tries things out; will write records once there are any',
+    may: 'looks and tries things out, writes down what was fed and counted, sends samples',
   },
   READER: { one: 'a reader', plural: 'everybody here', may: 'looks and tries things out' },
 };
@@ -295,6 +329,7 @@ export function changeText(change: Change): string {
     SCENARIO: 'the weather scenario',
     PASS: 'the passes for light on',
     FORAGE: 'the own forage',
+    STORE_RECORD: 'the record of',
   }[change.what];
   const verb = { ADDED: 'Adds', REMOVED: 'Removes', CHANGED: 'Changes' }[change.kind];
   return `${verb} ${what} ${change.name}`;
@@ -324,6 +359,10 @@ export function doubtText(doubt: Doubt, system: System): string {
       return `The map says ${usual}. Taken as typed.`;
     case 'LIES_OVER_ANOTHER':
       return `On the map ${figure(doubt.value, 'area', system)} ${unitOf('area', system)} of it lie over another field.`;
+    case 'KEPT_TOO_LONG':
+      return 'Wrapped feed is for a year: this was cut longer ago. Look at film, smell and mould before it is fed, and ask your veterinarian where in doubt.';
+    case 'STAYS_WHERE_IT_IS':
+      return 'Silage in a clamp stays where it was made: opened and moved it spoils.';
     case 'UNUSUAL':
       return `Unusual: ${usual} is usual. Taken as typed.`;
   }
@@ -345,6 +384,10 @@ export function problemText(problem: Problem, system: System): string {
       return `${name || field} is needed.`;
     case 'dates_reversed':
       return `${name || 'Dates'}: the first day must come before the last.`;
+    case 'more_than_there':
+      return `Head that come or go: ${problem.max} are there on that day; ${problem.value} cannot leave.`;
+    case 'size_missing':
+      return 'Density and rind need the size: diameter and width of a round bale, or length, width and height.';
     case 'stale_revision':
       return `Somebody changed the plan meanwhile (${(problem.since ?? []).map((r) => r.words).join('; ')}). It is shown afresh.`;
     case 'role_too_low':

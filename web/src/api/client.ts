@@ -5,6 +5,22 @@ export type PlanView = Schemas['PlanView'];
 export type YearView = Schemas['YearView'];
 export type FieldYear = Schemas['FieldYear'];
 export type LotYear = Schemas['LotYear'];
+export type GroupCurve = Schemas['GroupCurve'];
+export type FieldWater = Schemas['FieldWater'];
+export type HeadChange = Schemas['HeadChange'];
+export type Keeping = Schemas['Keeping'];
+export type ConditionScore = Schemas['ConditionScore'];
+export type Origin = Schemas['Origin'];
+export type UnitSize = Schemas['UnitSize'];
+export type FeedTest = Schemas['FeedTest'];
+export type StoreRecord = Schemas['StoreRecord'];
+export type HaySheet = Schemas['HaySheet'];
+export type Supplement = Schemas['Supplement'];
+export type SellingOrder = Schemas['SellingOrder'];
+export type Weaning = Schemas['WeaningView'];
+export type Sample = Schemas['Sent'];
+export type QuickRequest = Schemas['QuickRequest'];
+export type QuickView = Schemas['QuickView'];
 export type Field = Schemas['Field'];
 export type Stand = Schemas['Stand'];
 export type AnimalGroup = Schemas['AnimalGroup'];
@@ -53,7 +69,7 @@ export type FilePreview = Schemas['FilePreview'];
 export type ChangePreview = Schemas['ChangePreview'];
 export type Change = Schemas['Change'];
 export type Doubt = Schemas['Doubt'];
-export type ListKind = 'FIELDS' | 'GROUPS' | 'LOTS';
+export type ListKind = 'FIELDS' | 'GROUPS' | 'LOTS' | 'TESTS';
 
 /** What both of two people changed. */
 export interface Clash {
@@ -203,6 +219,21 @@ export const api = {
         query({ sowOn, irrigated: String(irrigated), forHay: String(forHay) }),
     ),
   cover: (id: string, readings: Readings) => post<Cover>(`/plans/${id}/cover`, readings),
+  haySum: (id: string, asked: Record<string, string>) =>
+    get<HaySheet>(inSeason(`/plans/${id}/hay-sum?${query(asked)}`)),
+  supplement: (id: string) => get<Supplement[]>(inSeason(`/plans/${id}/supplement`)),
+  selling: (id: string, on: string) =>
+    get<SellingOrder[]>(inSeason(`/plans/${id}/selling?${query({ on })}`)),
+  weaning: (id: string, groupId: string) =>
+    get<Weaning[]>(inSeason(`/plans/${id}/weaning?${query({ groupId })}`)),
+  samples: (id: string) => get<Sample[]>(`/plans/${id}/samples`),
+  sendSample: (id: string, lotId: string, sampledOn: string) =>
+    post<Sample>(`/plans/${id}/samples`, { lotId, sampledOn }),
+  takeReport: (id: string, sample: string, revision: number) =>
+    post<PlanView>(inSeason(`/plans/${id}/samples/${sample}/take`), { revision }),
+  quickHay: (request: QuickRequest) => post<QuickView>('/hay-sum', request),
+  keepQuick: (request: QuickRequest) =>
+    post<{ farm: string; plan: string }>('/farms/quick', request),
   compare: (id: string, request: CompareRequest) =>
     post<StandReturn[]>(`/plans/${id}/compare`, request),
   previewMap: (id: string, forageId: string, text: string) =>

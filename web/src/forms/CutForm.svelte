@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Edit, Field } from '../api/client';
   import { shortDate } from '../dates';
+  import { nothingSaid } from './usual';
   import { freshId, open } from '../plan.svelte';
   import { amount } from '../units';
   import { stageWord } from '../land/words';
@@ -106,6 +107,7 @@
           feedingMethodId: feeding,
           pricePerTonneAsFed: null,
           note: '',
+          ...nothingSaid(),
         },
       },
     };

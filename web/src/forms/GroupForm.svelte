@@ -101,16 +101,6 @@
       onchange={(v) => v !== null && set('gainKgPerDay', v)}
     />
   {/if}
-  <NumberField
-    label="Flat intake"
-    name="group.flatIntakeKgPerHeadDay"
-    quantity="perDay"
-    value={group.flatIntakeKgPerHeadDay}
-    optional
-    placeholder="by stage"
-    hint="Dry matter; covers young at foot too"
-    onchange={(v) => set('flatIntakeKgPerHeadDay', v)}
-  />
   <DateField
     label="Here from"
     value={group.fromInclusive}

@@ -84,6 +84,29 @@
       options={WATER}
       onchange={(v) => set({ water: v as Lie['water'] })}
     />
+    {#if lie.water !== 'NONE' && lie.water !== 'NOT_SAID'}
+      <NumberField
+        label="It gives at most, a day"
+        name="lie.waterLPerDay"
+        quantity="litres"
+        value={lie.waterLPerDay}
+        optional
+        placeholder="not said"
+        hint="Held against what stock drink, under Herd"
+        onchange={(v) => set({ waterLPerDay: v })}
+      />
+    {/if}
+    {#if lie.water === 'HAULED' || lie.water === 'NONE'}
+      <NumberField
+        label={`Bringing it, ${open.view!.farm.currency} a m3`}
+        name="lie.waterCostPerM3"
+        quantity="plain"
+        value={lie.waterCostPerM3}
+        optional
+        placeholder="not said"
+        onchange={(v) => set({ waterCostPerM3: v })}
+      />
+    {/if}
     <Choice
       label="A tractor gets there"
       value={lie.access}

@@ -49,7 +49,7 @@
     name="lot.kgPerUnitAsFed"
     quantity="weight"
     value={lot.kgPerUnitAsFed}
-    hint="Weigh a few"
+    hint={lot.size?.weighedKg.length || lot.size?.densityKgPerM3 ? 'Reckoned below' : 'Weigh a few'}
     onchange={(v) => v !== null && onchange('kgPerUnitAsFed', v)}
   />
   <NumberField

@@ -4,6 +4,7 @@
   import { freshId, open } from '../plan.svelte';
   import Choice from './Choice.svelte';
   import DateField from './DateField.svelte';
+  import NumberField from './NumberField.svelte';
 
   let {
     groupId,
@@ -43,6 +44,7 @@
         sourceIds: [],
         fromInclusive: null,
         toExclusive: null,
+        mostShare: null,
       },
     ]);
   }
@@ -76,6 +78,17 @@
             value={step.toExclusive ? lastDay(step.toExclusive) : null}
             onchange={(v) => put(i, { toExclusive: v ? endAfter(v) : null })}
           />
+          <span class="most">
+            <NumberField
+              label="Most of the diet"
+              name="step.mostShare"
+              quantity="share"
+              optional
+              placeholder="all"
+              value={step.mostShare}
+              onchange={(v) => put(i, { mostShare: v })}
+            />
+          </span>
           <span class="buttons">
             <button class="btn plain" disabled={i === 0} onclick={() => move(i, -1)}
               >Earlier<span class="visually-hidden"> step {i + 1}</span></button
@@ -104,7 +117,9 @@
           {/each}
           {#if step.sourceIds.length === 0}<span class="quiet"
               >None ticked: {step.kind === 'STORE' ? 'the whole store' : 'every field'}, also what
-              is added later.</span
+              is added later{step.kind === 'STORE'
+                ? '. The poorest that is good enough goes first, the best to whom needs it.'
+                : '.'}</span
             >{/if}
         </div>
       </li>
@@ -130,6 +145,9 @@
     flex-wrap: wrap;
     gap: 0.6rem;
     align-items: end;
+  }
+  .most {
+    width: 8.5rem;
   }
   .buttons {
     display: flex;

@@ -28,6 +28,17 @@ export function usualGroup(id: string, name: string, kindId: string, head: numbe
     youngLeave: null,
     fromInclusive: null,
     toExclusive: null,
+    changes: [],
+    scores: [],
+    keeping: {
+      byEnergy: false,
+      shelter: 'SHELTERED',
+      windKmPerHour: 0,
+      walkKmPerDay: 0,
+      deathsPerYearShare: 0,
+      conditionFloor: null,
+      snowAsWater: false,
+    },
   };
 }
 
@@ -40,6 +51,7 @@ export function usualSteps(groupId: string): FeedStep[] {
     sourceIds: [],
     fromInclusive: null,
     toExclusive: null,
+    mostShare: null,
   }));
 }
 
@@ -76,6 +88,8 @@ export function usualField(id: string, name: string, forageId: string, areaHa: n
       onlyGroups: [],
       formerly: '',
       soilTest: null,
+      waterLPerDay: null,
+      waterCostPerM3: null,
     },
     outline: null,
   };
@@ -156,6 +170,26 @@ export function usualLot(id: string, name: string, kind: Package, units: number)
     pricePerTonneAsFed: null,
     note: '',
     ...habits(kind),
+    ...nothingSaid(),
+    size: kind.size,
+  };
+}
+
+/** Of a lot of which no more is said. */
+export function nothingSaid(): Pick<Lot, 'origin' | 'size' | 'reserve' | 'tests'> {
+  return {
+    origin: {
+      feedId: null,
+      cutOn: null,
+      wrap: 'NOT_SAID',
+      place: '',
+      movable: true,
+      makingPerUnit: null,
+      haulingPerUnit: null,
+    },
+    size: null,
+    reserve: null,
+    tests: [],
   };
 }
 

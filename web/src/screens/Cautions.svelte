@@ -7,7 +7,16 @@
   let { year }: { year: YearView } = $props();
   const farm = $derived(open.view!.farm);
   const grouped = $derived([...group(year.cautions, (c) => c.hazardId).values()]);
-  const field = (id: string) => farm.fields.find((f) => f.id === id)?.name ?? id;
+  type Caution = YearView['cautions'][number];
+  /** What a caution is about: a field, a lot, and for whom. */
+  function subject(c: Caution): string {
+    const what =
+      farm.fields.find((f) => f.id === c.fieldId)?.name ??
+      year.lots.find((l) => l.id === c.lotId)?.name ??
+      '';
+    const whom = farm.groups.find((g) => g.id === c.groupId)?.name ?? '';
+    return what && whom ? `${what} for ${whom}` : what || whom;
+  }
 </script>
 
 {#if grouped.length}
@@ -17,8 +26,8 @@
       <article class={['panel', list[0].severity]}>
         <h3>{list[0].title}</h3>
         <p>
-          {#each list as c, i (i)}{i > 0 ? ', ' : ''}<strong>{field(c.fieldId)}</strong
-            >{#if c.blocks}, shut {shortDay(year.start, c.fromDay)} to {shortDay(
+          {#each list as c, i (i)}{i > 0 ? ', ' : ''}<strong>{subject(c)}</strong>{#if c.blocks},
+              shut {shortDay(year.start, c.fromDay)} to {shortDay(
                 year.start,
                 Math.min(c.toDay, year.days) - 1,
               )}{/if}{/each}.

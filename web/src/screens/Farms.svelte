@@ -9,6 +9,7 @@
   import { signed } from '../session.svelte';
   import { ROLES } from '../words';
   import FarmFileIn from './FarmFileIn.svelte';
+  import QuickHay from './QuickHay.svelte';
 
   const imperial = /-US$|-LR$|-MM$/.test(navigator.language);
   let made = $state<NewFarm>({
@@ -88,6 +89,7 @@
     {:else}
       <p class="panel none">No farm yet. Make one: it takes a name and a place.</p>
     {/each}
+    {#if open.catalogue && !signed.who?.visitor}<QuickHay />{/if}
   </section>
   {#if !signed.who?.visitor}
     <div>
@@ -144,11 +146,14 @@
       <FarmFileIn />
     </div>
   {:else}
-    <p class="panel none quiet">
-      These farms are invented. To plan your own, leave the demo and {signed.state?.firstStart
-        ? 'make the first account'
-        : 'sign in'}.
-    </p>
+    <div>
+      {#if open.catalogue}<QuickHay />{/if}
+      <p class="panel none quiet">
+        These farms are invented. To plan your own, leave the demo and {signed.state?.firstStart
+          ? 'make the first account'
+          : 'sign in'}.
+      </p>
+    </div>
   {/if}
 </div>
 

@@ -2,14 +2,20 @@
   import { onDestroy, untrack } from 'svelte';
   import type { AnimalGroup, FeedStep } from '../api/client';
   import { Draft } from '../forms/draft.svelte';
+  import ChangesForm from '../forms/ChangesForm.svelte';
   import GroupForm from '../forms/GroupForm.svelte';
   import ItemList from '../forms/ItemList.svelte';
+  import KeepingForm from '../forms/KeepingForm.svelte';
   import SaveBar from '../forms/SaveBar.svelte';
   import StepsForm from '../forms/StepsForm.svelte';
   import { usualGroup, usualSteps } from '../forms/usual';
+  import { movedMonthDay } from '../dates';
   import { freshId, open } from '../plan.svelte';
   import MiniYear from '../ruler/MiniYear.svelte';
-  import GrazedWorth from './GrazedWorth.svelte';
+  import HerdYear from '../ruler/HerdYear.svelte';
+  import DietYear from './DietYear.svelte';
+  import HerdWater from './HerdWater.svelte';
+  import NeedLess from './NeedLess.svelte';
   import { amount } from '../units';
 
   interface Mob {
@@ -70,12 +76,31 @@
       true,
     );
   }
+  /** Births move with weaning and leaving behind them: young keep their age. */
+  function moveBirth(id: string, days: number) {
+    const group = draft.item?.id === id ? draft.item.group : null;
+    if (!group?.birthStart) return;
+    const moved = (day: string | null) => (day ? movedMonthDay(day, days) : null);
+    draft.set('group', {
+      ...($state.snapshot(group) as AnimalGroup),
+      birthStart: moved(group.birthStart),
+      weaning: moved(group.weaning),
+      youngLeave: moved(group.youngLeave),
+    });
+  }
   async function remove() {
     if (await open.edit([{ removeGroup: draft.item!.id }])) draft.discard();
   }
 </script>
 
 <MiniYear />
+{#if groups.length || draft.item}
+  <HerdYear
+    chosenId={draft.item?.id ?? null}
+    onchoose={(id) => draft.item?.id !== id && choose(id)}
+    onbirth={moveBirth}
+  />
+{/if}
 <div class="editor">
   <ItemList
     title="Herd"
@@ -88,6 +113,8 @@
   {#if draft.item}
     <section aria-label="Group" class="panel form">
       <GroupForm group={draft.item.group} onchange={(group) => draft.set('group', group)} />
+      <KeepingForm group={draft.item.group} onchange={(group) => draft.set('group', group)} />
+      <ChangesForm group={draft.item.group} onchange={(group) => draft.set('group', group)} />
       <StepsForm
         groupId={draft.item.id}
         steps={draft.item.steps}
@@ -100,9 +127,17 @@
         ondiscard={() => draft.discard()}
         onremove={known ? remove : null}
       />
-      <GrazedWorth group={draft.item.group} />
+      <DietYear group={draft.item.group} />
+      {#if known && !draft.changed}<NeedLess group={draft.item.group} />{/if}
     </section>
   {:else}
     <p class="panel form">No animals yet. Add a group to see what it needs.</p>
   {/if}
 </div>
+<div class="below"><HerdWater /></div>
+
+<style>
+  .below {
+    padding: 0 20px 2rem;
+  }
+</style>

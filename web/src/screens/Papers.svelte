@@ -29,6 +29,7 @@
   /** Which list a CSV file is, by a column that only that list has. */
   function listOf(text: string): ListKind {
     const head = text.slice(0, text.indexOf('\n') < 0 ? undefined : text.indexOf('\n'));
+    if (/\bsampled_on\b/.test(head)) return 'TESTS';
     if (/\bhead\b|\bkind\b|first_birth/.test(head)) return 'GROUPS';
     if (/\bunits?\b|as_fed|\bstored\b/.test(head)) return 'LOTS';
     return 'FIELDS';
@@ -106,12 +107,14 @@
       <dd class="quiet">Without their orders of feeds</dd>
       <dt><a href={`${path}/lists/LOTS`} download>Lots, CSV</a></dt>
       <dd class="quiet">What is put by</dd>
+      <dt><a href={`${path}/lists/TESTS`} download>Tests of lots, CSV</a></dt>
+      <dd class="quiet">Reports of the laboratory, one a row</dd>
     </dl>
   </section>
   <section class="panel form" aria-labelledby="in-title">
     <h1 id="in-title">Papers in</h1>
     <p class="quiet">
-      A farm file (JSON), or fields, groups or lots as CSV. You see what would change before
+      A farm file (JSON), or fields, groups, lots or tests as CSV. You see what would change before
       anything does.
     </p>
     <input

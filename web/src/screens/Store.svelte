@@ -4,18 +4,21 @@
   import { Draft } from '../forms/draft.svelte';
   import ItemList from '../forms/ItemList.svelte';
   import LotForm from '../forms/LotForm.svelte';
+  import LotMore from '../forms/LotMore.svelte';
   import SaveBar from '../forms/SaveBar.svelte';
   import { usualLot } from '../forms/usual';
   import { freshId, open } from '../plan.svelte';
   import MiniYear from '../ruler/MiniYear.svelte';
-  import { rulerScale } from '../ruler/scale';
-  import StoreLevel from '../ruler/StoreLevel.svelte';
+  import LotStacks from '../ruler/LotStacks.svelte';
   import { amount } from '../units';
   import { plural } from '../words';
+  import Costs from './Costs.svelte';
   import HaySum from './HaySum.svelte';
+  import LotCost from './LotCost.svelte';
+  import LotTests from './LotTests.svelte';
   import Planned from './Planned.svelte';
+  import StoreRecords from './StoreRecords.svelte';
 
-  let width = $state(1280);
   const draft = new Draft<Lot>(
     (lot) => [{ putLot: lot }],
     (id) => lots.find((l) => l.id === id) ?? lots[0] ?? null,
@@ -32,7 +35,6 @@
     })),
   );
   const known = $derived(lots.some((l) => l.id === draft.item?.id));
-  const scale = $derived(rulerScale(width, open.year.days, width < 700 ? 92 : 184));
 
   untrack(() => draft.choose(lots[0] ?? null));
   $effect(() => {
@@ -54,7 +56,10 @@
 </script>
 
 <MiniYear />
-<div bind:clientWidth={width}><StoreLevel year={open.year} {scale} system={open.system} /></div>
+<LotStacks
+  chosenId={draft.item?.id ?? null}
+  onchoose={(id) => lots.some((l) => l.id === id) && draft.choose(lots.find((l) => l.id === id)!)}
+/>
 <div class="editor">
   <ItemList
     title="Store"
@@ -72,6 +77,11 @@
           onchange={(key, value) => draft.set(key, value)}
           currency={farm.currency}
         />
+        <LotMore
+          lot={draft.item}
+          onchange={(key, value) => draft.set(key, value)}
+          currency={farm.currency}
+        />
         <SaveBar
           what="lot"
           changed={draft.changed}
@@ -80,10 +90,16 @@
           onremove={known ? remove : null}
         />
       </section>
-      {#if known}<HaySum lotId={draft.item.id} />{/if}
+      {#if known && !draft.changed}
+        <HaySum lotId={draft.item.id} />
+        <LotTests lot={draft.item} />
+        <StoreRecords lot={draft.item} />
+        <LotCost lotId={draft.item.id} />
+      {/if}
     {:else}
       <p class="panel form">Nothing put by yet. Add a lot to see how long it lasts.</p>
     {/if}
+    <Costs />
     <Planned />
   </div>
 </div>

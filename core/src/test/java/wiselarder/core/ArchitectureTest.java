@@ -29,22 +29,39 @@ class ArchitectureTest {
           Map.entry("weather", Set.of("quantity", "calendar", "reference")),
           Map.entry("forage", Set.of("quantity", "calendar", "reference", "weather")),
           Map.entry("land", Set.of("quantity", "calendar", "reference", "weather", "forage")),
-          Map.entry("herd", Set.of("quantity", "calendar", "reference")),
+          Map.entry("herd", Set.of("quantity", "calendar", "reference", "weather")),
           Map.entry("store", Set.of("quantity", "reference")),
           Map.entry(
               "plan", Set.of("quantity", "calendar", "weather", "forage", "land", "herd", "store")),
           Map.entry(
               "caution",
-              Set.of("reference", "calendar", "weather", "forage", "land", "herd", "plan")),
+              Set.of(
+                  "reference", "calendar", "weather", "forage", "land", "herd", "store", "plan")),
           Map.entry(
               "balance",
-              Set.of("calendar", "forage", "land", "herd", "store", "plan", "caution", "weather")),
+              Set.of(
+                  "quantity",
+                  "calendar",
+                  "forage",
+                  "land",
+                  "herd",
+                  "store",
+                  "plan",
+                  "caution",
+                  "weather")),
+          Map.entry(
+              "diet",
+              Set.of("balance", "plan", "land", "herd", "store", "calendar", "forage", "weather")),
+          Map.entry(
+              "cost",
+              Set.of("balance", "plan", "land", "herd", "store", "calendar", "forage", "weather")),
           Map.entry("gap", Set.of("balance", "plan", "land", "caution", "calendar", "herd")),
           Map.entry(
               "closing",
               Set.of(
                   "quantity",
                   "gap",
+                  "diet",
                   "balance",
                   "plan",
                   "land",

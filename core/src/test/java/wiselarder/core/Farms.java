@@ -1,6 +1,7 @@
 package wiselarder.core;
 
 import java.time.LocalDate;
+import java.time.MonthDay;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
@@ -8,6 +9,9 @@ import java.util.List;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.closing.Engine;
 import wiselarder.core.herd.AnimalGroup;
+import wiselarder.core.herd.ConditionScore;
+import wiselarder.core.herd.HeadChange;
+import wiselarder.core.herd.Keeping;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Stand;
 import wiselarder.core.plan.Closing;
@@ -21,7 +25,12 @@ import wiselarder.core.plan.Plan;
 import wiselarder.core.plan.Purchase;
 import wiselarder.core.plan.Scenario;
 import wiselarder.core.plan.Sowing;
+import wiselarder.core.plan.StoreRecord;
+import wiselarder.core.store.FeedTest;
 import wiselarder.core.store.Lot;
+import wiselarder.core.store.Origin;
+import wiselarder.core.store.Reserve;
+import wiselarder.core.store.UnitSize;
 
 /** Small invented farms for tests. */
 public final class Farms {
@@ -72,6 +81,70 @@ public final class Farms {
   public Farms bales(String id, int units) {
     lots.add(bale(id, units));
     return this;
+  }
+
+  /** Such bales of a feed of the table. */
+  public static Lot of(String id, int units, String feedId) {
+    return with(bale(id, units), new Origin(feedId, null, Origin.Wrap.NONE, "", true, null, null));
+  }
+
+  public static Lot with(Lot lot, Origin origin) {
+    return with(lot, origin, null, null);
+  }
+
+  public static Lot with(
+      Lot lot, Origin origin, UnitSize size, Reserve reserve, FeedTest... tests) {
+    return new Lot(
+        lot.id(),
+        lot.name(),
+        lot.unitName(),
+        lot.units(),
+        lot.kgPerUnitAsFed(),
+        lot.dmShare(),
+        lot.storageMethodId(),
+        lot.feedingMethodId(),
+        lot.pricePerTonneAsFed(),
+        lot.note(),
+        origin,
+        size,
+        reserve,
+        List.of(tests));
+  }
+
+  /** The same group kept in another way. */
+  public static AnimalGroup kept(
+      AnimalGroup g, Keeping keeping, List<HeadChange> changes, ConditionScore... scores) {
+    return new AnimalGroup(
+        g.id(),
+        g.name(),
+        g.kind(),
+        g.head(),
+        g.weightKg(),
+        g.gainKgPerDay(),
+        g.flatIntakeKgPerHeadDay(),
+        g.birthStart(),
+        g.birthSpreadDays(),
+        g.youngPerDam(),
+        g.weaning(),
+        g.youngLeave(),
+        g.fromInclusive(),
+        g.toExclusive(),
+        changes,
+        keeping,
+        List.of(scores));
+  }
+
+  /** Dams of a kind that give birth on a day of the year, all on one, and wean at the usual age. */
+  public static AnimalGroup dams(
+      String id, String kind, int head, double weightKg, MonthDay birth, double young) {
+    return new AnimalGroup(
+        id, id, kind, head, weightKg, 0, null, birth, 1, young, null, null, null, null);
+  }
+
+  /** The same farm with records of the store. */
+  public FarmPlan build(StoreRecord... records) {
+    FarmPlan bare = build();
+    return new FarmPlan(bare.farm(), bare.plan().withRecords(List.of(records)));
   }
 
   public static Lot bale(String id, int units) {

@@ -48,7 +48,7 @@ class AccessTest {
   }
 
   @SuppressWarnings("unchecked")
-  private static List<String> violations(Page page) {
+  static List<String> violations(Page page) {
     page.evaluate(axe());
     return (List<String>)
         page.evaluate(

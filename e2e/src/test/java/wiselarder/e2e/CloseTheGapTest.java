@@ -210,7 +210,7 @@ class CloseTheGapTest {
     page.getByLabel("Head", new Page.GetByLabelOptions().setExact(true)).fill("30");
     assertThat(page.getByTestId("effect")).isVisible();
     button("Save group").click();
-    assertThat(verdict()).not().containsText("24 February");
+    assertThat(verdict()).not().containsText("23 February");
     go("Store");
     button("Add lot").click();
     page.getByLabel("Units", new Page.GetByLabelOptions().setExact(true)).fill("400");

@@ -69,6 +69,7 @@ final class Product implements AutoCloseable {
             .run(
                 "--server.port=" + port,
                 "--logging.level.wiselarder.server.watch=warn",
+                "--larder.laboratory.turnaround=1s",
                 "--spring.datasource.url=" + db + "?currentSchema=" + schema,
                 "--spring.flyway.schemas=" + schema,
                 "--spring.datasource.username=larder",

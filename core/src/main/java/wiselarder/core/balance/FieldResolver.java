@@ -279,7 +279,7 @@ final class FieldResolver {
       }
     }
     for (Caution caution : plan.cautions) {
-      if (caution.groupId() != null || !caution.fieldId().equals(id)) {
+      if (caution.groupId() != null || !id.equals(caution.fieldId())) {
         continue;
       }
       if (caution.blocks()) {

@@ -399,7 +399,7 @@ final class Growing {
     if (frosted) {
       s.die(SwardRules.FROST_DEATH_PER_DAY * Math.max(0, s.green - p.base));
     }
-    if (!out.lean) {
+    if (!out.lean || plan.followsWorth) {
       age(p, s, day, frosted, dormant);
     }
     double lost = Math.min(s.dead, s.dead * p.lossPerDay * weathering);

@@ -2,7 +2,6 @@ package wiselarder.core.balance;
 
 import java.util.ArrayList;
 import java.util.List;
-import wiselarder.core.store.Lot;
 
 /**
  * How many units of a lot a group needs over the plan: {@code sum over days of (stored feed eaten +
@@ -54,26 +53,35 @@ public record HaySum(
     return new HaySum("", sums.get(0).lotId, days, first, last, fed, bare, units);
   }
 
-  /** The sum for each group, all by the same lot. */
+  /** The sum for each group, all by the same lot, over the whole plan. */
   public static List<HaySum> ofAll(YearBalance balance, int lot) {
+    return ofAll(balance, lot, 0, balance.days());
+  }
+
+  /** The sum for each group, all by the same lot, over days [from, to) of the plan. */
+  public static List<HaySum> ofAll(YearBalance balance, int lot, int from, int to) {
     List<HaySum> sums = new ArrayList<>();
     for (int g = 0; g < balance.groupCount; g++) {
-      sums.add(of(balance, g, lot));
+      sums.add(of(balance, g, lot, from, to));
     }
     return sums;
   }
 
-  /** The sum for one group and one lot. */
+  /** The sum for one group and one lot over the whole plan. */
   public static HaySum of(YearBalance b, int group, int lot) {
+    return of(b, group, lot, 0, b.days());
+  }
+
+  /** The sum for one group and one lot over days [from, to) of the plan. */
+  public static HaySum of(YearBalance b, int group, int lot, int from, int to) {
     ResolvedPlan.LotPlan l = b.resolved().lots[lot];
-    Lot stated = l.lot;
     int days = 0;
     int first = -1;
     int last = -1;
     double fed = 0;
     double bare = 0;
     double units = 0;
-    for (int d = 0; d < b.days(); d++) {
+    for (int d = Math.max(0, from); d < Math.min(b.days(), to); d++) {
       double stored = b.eatenKg(Shelf.PUT_BY, group, d) + b.eatenKg(Shelf.BOUGHT_IN, group, d);
       double missing = b.bareKg(group, d);
       if (stored + missing <= 0) {
@@ -84,15 +92,39 @@ public record HaySum(
       last = d;
       fed += stored;
       bare += missing;
-      int inStore = Math.max(0, d - Math.max(0, l.arrives));
-      double usable =
-          stated.kgDmPerUnit()
-              * Math.pow(l.keptPerDay, inStore)
-              * (1 - l.lostAtOpening)
-              * (1 - l.feedingLoss);
-      units += (stored + missing) / usable;
+      units += (stored + missing) / usableKg(b, group, lot, d);
     }
     String id = b.stated().farm().groups().get(group).id();
-    return new HaySum(id, stated.id(), days, first, last, fed, bare, units);
+    return new HaySum(id, l.lot.id(), days, first, last, fed, bare, units);
+  }
+
+  /**
+   * First day after {@code from} from which the ground carries a group again: no stored feed and
+   * nothing bare for a fortnight; the plan's end where it never does.
+   */
+  public static int carriedAgainFrom(YearBalance b, int group, int from) {
+    int free = 0;
+    for (int d = from; d < b.days(); d++) {
+      double stored = b.eatenKg(Shelf.PUT_BY, group, d) + b.eatenKg(Shelf.BOUGHT_IN, group, d);
+      free = stored + b.bareKg(group, d) > 0 ? 0 : free + 1;
+      if (free == CARRIED_DAYS) {
+        return d - CARRIED_DAYS + 1;
+      }
+    }
+    return b.days();
+  }
+
+  private static final int CARRIED_DAYS = 14;
+
+  /**
+   * Dry matter of one unit of a lot that ends in a group on a day: what storage leaves, less what
+   * is lost at feeding so many mouths.
+   */
+  public static double usableKg(YearBalance b, int group, int lot, int day) {
+    ResolvedPlan.LotPlan l = b.resolved().lots[lot];
+    int inStore = Math.max(0, day - Math.max(0, l.arrives));
+    double unitKg = l.lot.kgDmPerUnit() * Math.pow(l.keptPerDay, inStore);
+    double loss = l.feeding.shareWhenUnitLasts(unitKg / b.needKg(group, day));
+    return unitKg * (1 - l.lostAtOpening) * (1 - loss);
   }
 }

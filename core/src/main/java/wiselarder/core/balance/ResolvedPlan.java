@@ -14,6 +14,7 @@ import wiselarder.core.forage.LearningTimes;
 import wiselarder.core.forage.Maturity;
 import wiselarder.core.forage.QualityTable;
 import wiselarder.core.herd.AnimalGroup;
+import wiselarder.core.herd.GroupDemand;
 import wiselarder.core.herd.GroupYear;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Lie;
@@ -69,6 +70,15 @@ public final class ResolvedPlan {
   final List<String> feeds;
 
   final LearningTimes learning;
+
+  /** True where what feed is worth has a say in what is eaten, so that stands must age. */
+  final boolean followsWorth;
+
+  /** Each group's need in this weather. */
+  final GroupDemand[] demand;
+
+  /** Fibre of the feed before the first day, for those that eat by energy. Assumption. */
+  static final double FIRST_FIBRE_PCT = 55;
 
   /** One stand of a field; masses in kg DM/ha. The first of a field is what stands there now. */
   static final class StandPlan {
@@ -196,6 +206,9 @@ public final class ResolvedPlan {
     /** Sheep and goats have their own ceilings. */
     boolean small;
 
+    /** True where it eats by its need of energy and the worth of the feed. */
+    boolean byEnergy;
+
     PassPlan[] passes;
   }
 
@@ -219,6 +232,11 @@ public final class ResolvedPlan {
 
     int from;
     int to;
+
+    /** Most of a day's need that it gives; true where it means the whole store. */
+    double mostShare = 1;
+
+    boolean wholeStore;
   }
 
   /** One lot: kg DM a unit, kept and lost shares. */
@@ -228,10 +246,42 @@ public final class ResolvedPlan {
     double kgPerUnit;
     double keptPerDay;
     double lostAtOpening;
-    double feedingLoss;
+    LossMethod feeding;
     int arrives;
     boolean bought;
     boolean fromCut;
+
+    /** What it holds as it comes in, percent of DM by nutrient; points of TDN lost since. */
+    double[] worth;
+
+    double tdnLostAtOpening;
+    double tdnLostPerDay;
+
+    /** Most of a day's need that it may be, and the groups that may not have it. */
+    double mostShare;
+
+    boolean[] barred;
+    double waterLPerKg;
+
+    /** Units kept back before a day; and what was written down of it, or null. */
+    int keptBack;
+
+    int keptBackTo;
+    LotRecords records;
+  }
+
+  /** What was written down of a lot: units fed, and units counted or -1, by day. */
+  static final class LotRecords {
+    final int[] fed;
+    final int[] counted;
+    int firstFed = Integer.MAX_VALUE;
+    int lastFed = -1;
+
+    LotRecords(int days) {
+      fed = new int[days];
+      counted = new int[days];
+      java.util.Arrays.fill(counted, -1);
+    }
   }
 
   /** One cut: which field into which lot. */
@@ -266,9 +316,22 @@ public final class ResolvedPlan {
     Map<String, Integer> lotIndex = new HashMap<>();
     this.fields = new FieldResolver(this, catalogue).resolve(fieldIndex);
     this.byDay = new FieldDays(fields, year, climate.coldestDoy());
-    this.lots = resolveLots(catalogue, lotIndex);
+    this.lots = new LotResolver(this, catalogue).resolve(lotIndex);
     this.cuts = resolveCuts(catalogue, fieldIndex, lotIndex);
     this.groups = resolveGroups(catalogue, fieldIndex, lotIndex);
+    this.demand = demand(groups, weather);
+    this.followsWorth = followsWorth();
+  }
+
+  private boolean followsWorth() {
+    boolean cut = cuts.length > 0;
+    for (GroupPlan g : groups) {
+      boolean wholeStore = java.util.Arrays.stream(g.steps).anyMatch(s -> s.wholeStore);
+      if (g.byEnergy || (cut && wholeStore)) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** The same plan in other weather. */
@@ -291,6 +354,14 @@ public final class ResolvedPlan {
     this.lots = of.lots;
     this.cuts = of.cuts;
     this.groups = of.groups;
+    this.demand = demand(groups, weather);
+    this.followsWorth = of.followsWorth;
+  }
+
+  private static GroupDemand[] demand(GroupPlan[] groups, WeatherYear weather) {
+    return java.util.Arrays.stream(groups)
+        .map(g -> GroupDemand.of(g.year, weather))
+        .toArray(GroupDemand[]::new);
   }
 
   /**
@@ -324,6 +395,11 @@ public final class ResolvedPlan {
 
   public WeatherYear weather() {
     return weather;
+  }
+
+  /** Day of the year about which it is coldest, 1 to 365. */
+  public int coldestDoy() {
+    return climate.coldestDoy();
   }
 
   private static Forage[] kinds(FarmPlan stated, Catalogue catalogue) {
@@ -371,41 +447,9 @@ public final class ResolvedPlan {
     return fields[field].base().growth[day];
   }
 
-  private LotPlan[] resolveLots(Catalogue catalogue, Map<String, Integer> index) {
-    List<LotPlan> resolved = new ArrayList<>();
-    for (Lot lot : stated.farm().lots()) {
-      add(lot, 0, catalogue, resolved, index);
-    }
-    for (HayCut cut : stated.plan().cuts()) {
-      LotPlan l = add(cut.lot(), year.day(cut.date()), catalogue, resolved, index);
-      l.units = 0;
-      l.fromCut = true;
-    }
-    for (Purchase purchase : stated.plan().purchases()) {
-      LotPlan l = add(purchase.lot(), year.day(purchase.date()), catalogue, resolved, index);
-      l.bought = true;
-    }
-    return resolved.toArray(LotPlan[]::new);
-  }
-
-  private static LotPlan add(
-      Lot lot, int arrives, Catalogue catalogue, List<LotPlan> to, Map<String, Integer> index) {
-    LossMethod storage =
-        catalogue.loss("lot.storageMethodId", lot.storageMethodId(), LossMethod.Stage.STORAGE);
-    LotPlan l = new LotPlan();
-    l.lot = lot;
-    l.units = lot.units();
-    l.kgPerUnit = lot.kgDmPerUnit();
-    l.keptPerDay = storage.keptPerDay();
-    l.lostAtOpening = storage.lostAtOpening();
-    l.feedingLoss =
-        catalogue
-            .loss("lot.feedingMethodId", lot.feedingMethodId(), LossMethod.Stage.FEEDING)
-            .share();
-    l.arrives = arrives;
-    index.put(lot.id(), to.size());
-    to.add(l);
-    return l;
+  /** A group's need in this weather, by the group's place in the farm. */
+  public GroupDemand demand(int group) {
+    return demand[group];
   }
 
   private CutPlan[] resolveCuts(
@@ -434,10 +478,10 @@ public final class ResolvedPlan {
       g.group = group;
       g.picks = Maturity.picks(group.kind());
       g.chooses = Maturity.chooses(group.kind());
-      g.year = GroupYear.of(group, year, catalogue.herd());
+      g.year = GroupYear.of(group, stated.farm().groups(), year, catalogue.herd());
       g.barred = new boolean[fields.length];
       for (Caution caution : cautions) {
-        if (caution.blocks() && group.id().equals(caution.groupId())) {
+        if (caution.blocks() && caution.fieldId() != null && group.id().equals(caution.groupId())) {
           g.barred[fieldIndex.get(caution.fieldId())] = true;
         }
       }
@@ -445,6 +489,7 @@ public final class ResolvedPlan {
         List<String> only = f.field.lie().onlyGroups();
         g.barred[fieldIndex.get(f.field.id())] |= !only.isEmpty() && !only.contains(group.id());
       }
+      g.byEnergy = group.keeping().byEnergy() && group.flatIntakeKgPerHeadDay() == null;
       g.small = group.kind().startsWith("sheep") || group.kind().startsWith("goat");
       g.passes = resolvePasses(group.id(), fieldIndex);
       g.steps = resolveSteps(group.id(), fieldIndex, lotIndex);
@@ -532,6 +577,8 @@ public final class ResolvedPlan {
     s.graze = step.kind() == FeedStep.Kind.GRAZE;
     s.from = year.clippedStart(step.fromInclusive());
     s.to = year.clippedEnd(step.toExclusive());
+    s.mostShare = step.mostShare() == null ? 1 : step.mostShare();
+    s.wholeStore = !s.graze && step.sourceIds().isEmpty();
     s.sources =
         step.sourceIds().isEmpty()
             ? java.util.stream.IntStream.range(0, s.graze ? fields.length : lots.length).toArray()

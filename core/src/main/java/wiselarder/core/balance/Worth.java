@@ -3,11 +3,9 @@ package wiselarder.core.balance;
 import wiselarder.core.balance.FieldState.StandState;
 import wiselarder.core.forage.QualityTable.Values;
 
-/** Protein, TDN and fibre of a mixture of green and dead, as shares of DM; one scratch for all. */
+/** What a mixture of green and dead holds, as shares of DM; one scratch for all. */
 final class Worth {
-  double protein;
-  double tdn;
-  double fibre;
+  final double[] share = new double[Values.COUNT];
 
   /**
    * Works it out.
@@ -18,8 +16,8 @@ final class Worth {
     double green = stand.asleep ? 0 : greenShare;
     double at = values.stageAt(stand.maturity);
     double aged = values.agedAt(stand.deadDays);
-    protein = values.kg(Values.PROTEIN, green, at, 1 - green, aged);
-    tdn = values.kg(Values.TDN, green, at, 1 - green, aged);
-    fibre = values.kg(Values.FIBRE, green, at, 1 - green, aged);
+    for (int n = 0; n < Values.COUNT; n++) {
+      share[n] = values.kg(n, green, at, 1 - green, aged);
+    }
   }
 }

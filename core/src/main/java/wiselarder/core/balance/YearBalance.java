@@ -63,7 +63,7 @@ public final class YearBalance {
   /** By field and day: how ripe what stands is, 0 leafy to 1 ripe, by mass of its stands. */
   final double[] ripeness;
 
-  /** By lot that is cut in the plan: protein, TDN and fibre, percent of DM; and how ripe it was. */
+  /** By lot that is cut in the plan and nutrient, percent of DM; and how ripe it was. */
   final double[] lotWorth;
 
   final double[] lotRipeness;
@@ -73,11 +73,23 @@ public final class YearBalance {
 
   final double[] passEatenKg;
 
-  /** By group and day: protein, TDN and fibre in what was grazed, kg. */
-  final double[] grazedProteinKg;
+  /** By group, day and nutrient: what was in the feed grazed and in that from the store, kg. */
+  final double[] grazedKg;
 
-  final double[] grazedTdnKg;
-  final double[] grazedFibreKg;
+  final double[] storedKg;
+
+  /** By group and day: water in what was eaten, litres; and the field most was grazed on, or -1. */
+  final double[] feedWaterL;
+
+  final int[] onField;
+
+  /** By day, group and lot: eaten, kg DM. Nothing of these four is kept where lean. */
+  final double[] groupLotDay;
+
+  /** By lot: lost in store and at feeding over the plan, kg DM. */
+  final double[] lotLost;
+
+  final double[] lotFedLost;
 
   /** By sowing and day: cover of the sown crop alone, kg DM/ha; and grown in all, kg DM/ha. */
   final double[] sownCover;
@@ -101,6 +113,10 @@ public final class YearBalance {
   double arrivedKg;
   double grownKg;
   double boughtKg;
+
+  /** What counting found more than the plan supposed; below zero less. */
+  double countedKg;
+
   double eatenKg;
   double trampledKg;
   double harvestLossKg;
@@ -137,14 +153,20 @@ public final class YearBalance {
     deadDays = new double[fieldCount * rows];
     standingKg = new double[days];
     ripeness = new double[fieldCount * rows];
-    lotWorth = new double[lotCount * 3];
+    lotWorth = new double[lotCount * QualityTable.Values.COUNT];
     java.util.Arrays.fill(lotWorth, Double.NaN);
     lotRipeness = new double[lotCount];
     passCount = new int[resolved.stated.plan().passes().size()];
     passEatenKg = new double[passCount.length];
-    grazedProteinKg = new double[groupCount * days];
-    grazedTdnKg = new double[groupCount * days];
-    grazedFibreKg = new double[groupCount * days];
+    int fed = lean ? 0 : groupCount * days;
+    grazedKg = new double[fed * QualityTable.Values.COUNT];
+    storedKg = new double[fed * QualityTable.Values.COUNT];
+    feedWaterL = new double[fed];
+    onField = new int[fed];
+    java.util.Arrays.fill(onField, -1);
+    groupLotDay = new double[fed * lotCount];
+    lotLost = new double[lotCount];
+    lotFedLost = new double[lotCount];
     int sown = resolved.stated.plan().sowings().size();
     sownCover = new double[sown * days];
     sownGrown = new double[sown];
@@ -307,17 +329,17 @@ public final class YearBalance {
 
   /** Crude protein of hay or silage cut in the plan, percent of DM; NaN for any other lot. */
   public double lotProteinPct(int lot) {
-    return lotWorth[lot * 3];
+    return lotWorth[lot * QualityTable.Values.COUNT + QualityTable.Values.PROTEIN];
   }
 
   /** Total digestible nutrients of hay or silage cut in the plan, percent of DM; else NaN. */
   public double lotTdnPct(int lot) {
-    return lotWorth[lot * 3 + 1];
+    return lotWorth[lot * QualityTable.Values.COUNT + QualityTable.Values.TDN];
   }
 
   /** Neutral detergent fibre of hay or silage cut in the plan, percent of DM; else NaN. */
   public double lotFibrePct(int lot) {
-    return lotWorth[lot * 3 + 2];
+    return lotWorth[lot * QualityTable.Values.COUNT + QualityTable.Values.FIBRE];
   }
 
   /** How ripe a lot was when it was cut. */
@@ -349,17 +371,85 @@ public final class YearBalance {
 
   /** Crude protein of what a group grazed on a day, percent of DM; NaN where it grazed nothing. */
   public double grazedProteinPct(int group, int day) {
-    return percent(grazedProteinKg[group * days + day], grazedByKg(group, day));
+    return percent(
+        grazedKg[nutrient(group, day, QualityTable.Values.PROTEIN)], grazedByKg(group, day));
   }
 
   /** Total digestible nutrients of what a group grazed, percent of DM; NaN where nothing. */
   public double grazedTdnPct(int group, int day) {
-    return percent(grazedTdnKg[group * days + day], grazedByKg(group, day));
+    return percent(grazedKg[nutrient(group, day, QualityTable.Values.TDN)], grazedByKg(group, day));
   }
 
   /** Neutral detergent fibre of what a group grazed, percent of DM; NaN where nothing. */
   public double grazedFibrePct(int group, int day) {
-    return percent(grazedFibreKg[group * days + day], grazedByKg(group, day));
+    return percent(
+        grazedKg[nutrient(group, day, QualityTable.Values.FIBRE)], grazedByKg(group, day));
+  }
+
+  private int nutrient(int group, int day, int nutrient) {
+    if (lean) {
+      throw new IllegalStateException("simulated for the farm only: what feed holds is not kept");
+    }
+    return (group * days + day) * QualityTable.Values.COUNT + nutrient;
+  }
+
+  /**
+   * A nutrient in all that a group ate on a day, kg.
+   *
+   * @param nutrient as in {@link QualityTable.Values}
+   */
+  public double dietKg(int group, int day, int nutrient) {
+    int at = nutrient(group, day, nutrient);
+    return grazedKg[at] + storedKg[at];
+  }
+
+  /** All that a group ate on a day, kg DM. */
+  public double eatenKg(int group, int day) {
+    double sum = 0;
+    for (Shelf s : Shelf.values()) {
+      sum += eatenKg(s, group, day);
+    }
+    return sum;
+  }
+
+  /** Water in what a group ate on a day, litres. */
+  public double feedWaterL(int group, int day) {
+    return feedWaterL[group * days + day];
+  }
+
+  /** Field on which a group grazed most on a day, by its place in the farm; -1 for none. */
+  public int onField(int group, int day) {
+    return onField[group * days + day];
+  }
+
+  /** What a group ate of a lot on a day, kg DM. */
+  public double groupLotEatenKg(int group, int lot, int day) {
+    return groupLotDay[(day * groupCount + group) * lotCount + lot];
+  }
+
+  /** Lost in store over the plan, kg DM. */
+  public double lotLostKg(int lot) {
+    return lotLost[lot];
+  }
+
+  /** Offered and not eaten over the plan, kg DM. */
+  public double lotFedLostKg(int lot) {
+    return lotFedLost[lot];
+  }
+
+  /**
+   * Share of a lot's dry matter that is eaten in the end: as in this year, or where none of it is
+   * eaten by the usual loss of its feeding and half a year in store.
+   */
+  public double lotKeptShare(int lot) {
+    double eaten = 0;
+    for (int d = 0; d < days; d++) {
+      eaten += lotEatenKg(lot, d);
+    }
+    ResolvedPlan.LotPlan l = resolved.lots[lot];
+    double stored = Math.pow(l.keptPerDay, 365 / 2.0) * (1 - l.lostAtOpening);
+    double fed = eaten <= 1e-6 ? l.feeding.share() : lotFedLost[lot] / (eaten + lotFedLost[lot]);
+    return stored * (1 - fed);
   }
 
   private double grazedByKg(int group, int day) {
@@ -458,6 +548,7 @@ public final class YearBalance {
         arrivedKg,
         grownKg,
         boughtKg,
+        countedKg,
         eatenKg,
         trampledKg,
         harvestLossKg,
@@ -473,12 +564,17 @@ public final class YearBalance {
     return java.util.Arrays.stream(resolved.lots).map(l -> l.lot.name()).toList();
   }
 
-  /** One account of the whole plan: everything in, everything out, kg DM. */
+  /**
+   * One account of the whole plan: everything in, everything out, kg DM.
+   *
+   * @param countedKg found by counting beyond what the plan supposed; below zero: missing
+   */
   public record MassBalance(
       double openingKg,
       double arrivedKg,
       double grownKg,
       double boughtKg,
+      double countedKg,
       double eatenKg,
       double trampledKg,
       double harvestLossKg,
@@ -489,7 +585,7 @@ public final class YearBalance {
       double closingKg) {
 
     public double inKg() {
-      return openingKg + arrivedKg + grownKg + boughtKg;
+      return openingKg + arrivedKg + grownKg + boughtKg + countedKg;
     }
 
     public double outKg() {

@@ -5,7 +5,6 @@ import wiselarder.core.balance.ResolvedPlan.CropPlan;
 import wiselarder.core.balance.ResolvedPlan.CutPlan;
 import wiselarder.core.balance.ResolvedPlan.FieldPlan;
 import wiselarder.core.balance.ResolvedPlan.GroupPlan;
-import wiselarder.core.balance.ResolvedPlan.LotPlan;
 import wiselarder.core.balance.ResolvedPlan.PassPlan;
 import wiselarder.core.balance.ResolvedPlan.StandPlan;
 import wiselarder.core.balance.ResolvedPlan.StepPlan;
@@ -26,12 +25,15 @@ public final class YearSimulator {
   private final FieldState[] fields;
   private final Growing growing;
   private final Offers offers;
+  private final Diets diets;
+  private final Stores stores;
   private final Worth worth = new Worth();
 
-  /** Of the cut being made: protein, TDN and fibre, kg/ha. */
-  private final double[] cutWorth = new double[3];
+  /** Of the cut being made, by nutrient: kg/ha, then percent of DM. */
+  private final double[] cutWorth = new double[QualityTable.Values.COUNT];
 
-  private final LotState[] lots;
+  /** Of the group whose day it is, by step: eaten, kg DM. */
+  private final double[] stepKg;
 
   /** Field each group's step stands on, -1 for none; by group, then step. */
   private final int[][] standingOn;
@@ -44,19 +46,12 @@ public final class YearSimulator {
 
   private final Learning learning;
 
-  /** kg DM. */
-  private static final class LotState {
-    int closed;
-    double kgPerUnit;
-    double openKg;
-    boolean there;
-  }
-
   private YearSimulator(ResolvedPlan plan, boolean lean) {
     this.plan = plan;
     this.out = new YearBalance(plan, lean);
     this.fields = new FieldState[plan.fields.length];
-    this.lots = new LotState[plan.lots.length];
+    this.diets = new Diets(plan, out);
+    this.stores = new Stores(plan, out, diets);
     this.standingOn = new int[plan.groups.length][];
     this.besideOn = new int[plan.groups.length][];
     this.passing = new boolean[plan.groups.length][];
@@ -65,15 +60,15 @@ public final class YearSimulator {
     }
     this.offers = new Offers(plan);
     this.growing = new Growing(plan, out, fields, offers);
-    for (int l = 0; l < lots.length; l++) {
-      lots[l] = new LotState();
-    }
+    int steps = 0;
     for (int g = 0; g < standingOn.length; g++) {
+      steps = Math.max(steps, plan.groups[g].steps.length);
       standingOn[g] = new int[plan.groups[g].steps.length];
       java.util.Arrays.fill(standingOn[g], -1);
       besideOn[g] = standingOn[g].clone();
       passing[g] = new boolean[plan.groups[g].passes.length];
     }
+    this.stepKg = new double[steps];
     this.learning = new Learning(plan, fields);
   }
 
@@ -92,35 +87,15 @@ public final class YearSimulator {
 
   private YearBalance run() {
     for (int day = 0; day < plan.days; day++) {
-      arrive(day);
+      stores.morning(day);
       growing.morning(day);
       cut(day);
       feed(day);
       growing.evening(day);
-      storeLoses();
-      record(day);
+      stores.evening(day);
     }
     closeAccounts();
     return out;
-  }
-
-  private void arrive(int day) {
-    for (int l = 0; l < lots.length; l++) {
-      LotPlan p = plan.lots[l];
-      if (p.fromCut || day != Math.max(0, p.arrives) || p.arrives >= plan.days) {
-        continue;
-      }
-      LotState s = lots[l];
-      s.there = true;
-      s.closed = p.units;
-      s.kgPerUnit = p.kgPerUnit;
-      double kg = p.units * p.kgPerUnit;
-      if (p.bought) {
-        out.boughtKg += kg;
-      } else {
-        out.openingKg += kg;
-      }
-    }
   }
 
   private void cut(int day) {
@@ -155,15 +130,17 @@ public final class YearSimulator {
     double madeKg = offKg * (1 - c.harvestLoss);
     out.cutOff[out.row(day) + c.field] += offKg;
     out.harvestLossKg += offKg - madeKg;
-    LotState lot = lots[c.lot];
-    lot.there = true;
-    lot.closed = Math.max(1, (int) Math.round(madeKg / c.unitKg));
-    lot.kgPerUnit = madeKg / lot.closed;
     out.lotRipeness[c.lot] = ripe / off;
+    int at = c.lot * QualityTable.Values.COUNT;
+    for (int n = 0; n < QualityTable.Values.COUNT; n++) {
+      cutWorth[n] = 100 * cutWorth[n] / off;
+    }
     // What a way of making takes off energy it takes off protein by half, and fibre gains as much.
-    out.lotWorth[c.lot * 3] = 100 * cutWorth[0] / off - c.tdnLossPoints / 2;
-    out.lotWorth[c.lot * 3 + 1] = 100 * cutWorth[1] / off - c.tdnLossPoints;
-    out.lotWorth[c.lot * 3 + 2] = 100 * cutWorth[2] / off + c.tdnLossPoints;
+    cutWorth[QualityTable.Values.PROTEIN] -= c.tdnLossPoints / 2;
+    cutWorth[QualityTable.Values.TDN] -= c.tdnLossPoints;
+    cutWorth[QualityTable.Values.FIBRE] += c.tdnLossPoints;
+    System.arraycopy(cutWorth, 0, out.lotWorth, at, QualityTable.Values.COUNT);
+    stores.cut(c.lot, madeKg, c.unitKg, cutWorth, day);
   }
 
   private void addWorth(StandPlan sp, StandState stand, double kgPerHa) {
@@ -174,9 +151,9 @@ public final class YearSimulator {
       return;
     }
     worth.of(values, stand, share);
-    cutWorth[0] += kgPerHa * worth.protein;
-    cutWorth[1] += kgPerHa * worth.tdn;
-    cutWorth[2] += kgPerHa * worth.fibre;
+    for (int n = 0; n < QualityTable.Values.COUNT; n++) {
+      cutWorth[n] += kgPerHa * worth.share[n];
+    }
   }
 
   /** Takes mass off a stand; a jointed small grain taken low has lost its growing points. */
@@ -196,24 +173,35 @@ public final class YearSimulator {
   private void feed(int day) {
     for (int g = 0; g < plan.groups.length; g++) {
       GroupPlan group = plan.groups[g];
-      double need = group.year.needKg(day);
+      double need = diets.begin(g, day);
       out.need[g * plan.days + day] = need;
       learning.begin(g, need);
+      stores.begin();
+      java.util.Arrays.fill(stepKg, 0);
       double left = passes(g, day, need);
       for (int step = 0; step < group.steps.length && left > EPSILON_KG; step++) {
-        StepPlan s = group.steps[step];
-        if (day >= s.from && day < s.to) {
-          left = s.graze ? graze(g, step, day, left, true) : feedOut(g, s, day, left);
-        }
+        left = step(g, step, day, need, left, true);
       }
       for (int step = 0; step < group.steps.length && left > EPSILON_KG; step++) {
-        StepPlan s = group.steps[step];
-        if (s.graze && day >= s.from && day < s.to) {
-          left = graze(g, step, day, left, false);
+        if (group.steps[step].graze) {
+          left = step(g, step, day, need, left, false);
         }
       }
       out.bare[g * plan.days + day] = left > EPSILON_KG ? left : 0;
+      diets.end(g);
     }
+  }
+
+  /** One step of a group's day, to the most that it may give; what is left of the need. */
+  private double step(int g, int step, int day, double need, double left, boolean ready) {
+    StepPlan s = plan.groups[g].steps[step];
+    double most = Math.min(left, s.mostShare * need - stepKg[step]);
+    if (day < s.from || day >= s.to || most <= EPSILON_KG) {
+      return left;
+    }
+    double rest = s.graze ? graze(g, step, day, most, ready) : stores.feed(g, s, day, need, most);
+    stepKg[step] += most - rest;
+    return left - (most - rest);
   }
 
   /** Passes for light come first; what is left of the need. */
@@ -337,7 +325,7 @@ public final class YearSimulator {
       if (s.stands[i].there) {
         double off = share * s.stands[i].above(p.stands[i], winter);
         double of = eaten * off / (down / p.areaHa);
-        worth(g, day, p.stands[i], s.stands[i], of);
+        diets.grazed(g, f, day, p.stands[i], s.stands[i], of);
         learning.ate(g, p.stands[i], day, of);
         taken(p.stands[i], s.stands[i], off, plan.groups[g].picks, day);
       }
@@ -357,75 +345,9 @@ public final class YearSimulator {
     return eaten;
   }
 
-  /** Notes what a mouthful is worth: greener than the stand, as the group chooses. */
-  private void worth(int g, int day, StandPlan sp, StandState stand, double eatenKg) {
-    QualityTable.Values values = plan.worth[sp.kind];
-    if (out.lean || values == null) {
-      return;
-    }
-    double green = plan.groups[g].chooses * stand.green;
-    double share = green + stand.dead <= 0 ? 0 : green / (green + stand.dead);
-    int at = g * plan.days + day;
-    worth.of(values, stand, share);
-    out.grazedProteinKg[at] += eatenKg * worth.protein;
-    out.grazedTdnKg[at] += eatenKg * worth.tdn;
-    out.grazedFibreKg[at] += eatenKg * worth.fibre;
-  }
-
   private void eat(Shelf shelf, int g, int day, double kg) {
     out.eaten[(shelf.ordinal() * plan.groups.length + g) * plan.days + day] += kg;
     out.eatenKg += kg;
-  }
-
-  private double feedOut(int g, StepPlan step, int day, double need) {
-    double left = need;
-    for (int l : step.sources) {
-      LotState s = lots[l];
-      LotPlan p = plan.lots[l];
-      while (left > EPSILON_KG && s.there && (s.openKg > EPSILON_KG || s.closed > 0)) {
-        if (s.openKg <= EPSILON_KG) {
-          open(l, day);
-        }
-        double offered = Math.min(s.openKg, left / (1 - p.feedingLoss));
-        double eaten = offered * (1 - p.feedingLoss);
-        s.openKg -= offered;
-        left -= eaten;
-        out.feedingLossKg += offered - eaten;
-        out.lotEaten[day * lots.length + l] += eaten;
-        out.groupLotEaten[g * lots.length + l] += eaten;
-        eat(p.bought ? Shelf.BOUGHT_IN : Shelf.PUT_BY, g, day, eaten);
-      }
-    }
-    return left;
-  }
-
-  /** Opens one whole unit. */
-  private void open(int l, int day) {
-    LotState s = lots[l];
-    double lost = s.kgPerUnit * plan.lots[l].lostAtOpening;
-    s.closed--;
-    s.openKg += s.kgPerUnit - lost;
-    out.storageLossKg += lost;
-    out.lotOpened[day * lots.length + l]++;
-  }
-
-  private void storeLoses() {
-    for (int l = 0; l < lots.length; l++) {
-      LotState s = lots[l];
-      if (s.there && s.closed > 0) {
-        double after = s.kgPerUnit * plan.lots[l].keptPerDay;
-        out.storageLossKg += s.closed * (s.kgPerUnit - after);
-        s.kgPerUnit = after;
-      }
-    }
-  }
-
-  private void record(int day) {
-    for (int l = 0; l < lots.length; l++) {
-      LotState s = lots[l];
-      out.lotKg[day * lots.length + l] = s.closed * s.kgPerUnit + s.openKg;
-      out.lotUnits[day * lots.length + l] = s.closed + (s.openKg > EPSILON_KG ? 1 : 0);
-    }
   }
 
   private void closeAccounts() {
@@ -438,8 +360,6 @@ public final class YearSimulator {
         }
       }
     }
-    for (LotState s : lots) {
-      out.closingKg += s.closed * s.kgPerUnit + s.openKg;
-    }
+    out.closingKg += stores.leftKg();
   }
 }

@@ -33,6 +33,8 @@ public final class Cautions {
   /** The hold of sorghums around a killing frost. */
   public static final String FROST_ON_SORGHUM = "hz_frost_kill_sorghum";
 
+  private static final String BIRTHS = "hz_birthing_on_crop";
+
   private final Map<String, Hazard> hazards;
 
   public Cautions(Map<String, Hazard> hazards) {
@@ -70,6 +72,7 @@ public final class Cautions {
         }
       }
     }
+    new StoreCautions(hazards, catalogue).add(stated, found);
     return found;
   }
 
@@ -90,6 +93,46 @@ public final class Cautions {
       add("hz_endophyte_hot", field, null, from, year.days(), false, found);
     }
     horses(stated, field, forage, grazings, year, from, found);
+    births(stated, field, forage, grazings, from, found);
+  }
+
+  /**
+   * Nobody should give birth on a risky crop: a group comes off before the first birth expected, as
+   * many days as the hazard says, and stays off until the last.
+   */
+  private void births(
+      FarmPlan stated,
+      Field field,
+      Forage forage,
+      List<FeedStep> grazings,
+      int from,
+      List<Caution> found) {
+    if (!risky(forage)) {
+      return;
+    }
+    PlanYear year = stated.plan().year();
+    int before = hazards.get(BIRTHS).holdDays();
+    for (AnimalGroup group : stated.farm().groups()) {
+      boolean grazes = grazings.stream().anyMatch(s -> s.groupId().equals(group.id()));
+      if (!grazes || group.birthStart() == null) {
+        continue;
+      }
+      for (int first : year.occurrences(group.birthStart(), 1)) {
+        int off = Math.max(from, first - before);
+        int on = Math.min(year.days(), first + group.birthSpreadDays());
+        if (on > off) {
+          add(BIRTHS, field, group.id(), off, on, false, found);
+        }
+      }
+    }
+  }
+
+  private static boolean risky(Forage f) {
+    return f.group().startsWith("brassica")
+        || f.group().equals("kale")
+        || f.group().endsWith("small_grain")
+        || f.group().equals("corn_residue")
+        || isSorghum(f);
   }
 
   /** What a crop sown in the plan brings with it, from the day it is sown. */
@@ -111,7 +154,6 @@ public final class Cautions {
     add("hz_treated_seed", field, null, from, year.days(), false, found);
     if (crop.group().startsWith("brassica") || crop.group().equals("kale")) {
       add("hz_brassica_intro", field, null, from, year.days(), false, found);
-      add("hz_birthing_on_crop", field, null, from, year.days(), false, found);
     }
     if (crop.group().endsWith("small_grain") || crop.group().equals("annual_ryegrass")) {
       add("hz_grass_tetany", field, null, from, year.days(), false, found);
@@ -176,6 +218,6 @@ public final class Cautions {
     if (hazard == null) {
       throw new IllegalStateException("hazards.csv lacks " + hazardId);
     }
-    found.add(new Caution(hazard, field.id(), groupId, from, to, blocks));
+    found.add(new Caution(hazard, field.id(), groupId, null, from, to, blocks));
   }
 }

@@ -10,10 +10,31 @@ import wiselarder.core.reference.CsvTable;
  * A hazard of the product's table. The text is general caution, never a diagnosis: the people in
  * {@code whoToAsk}, the product label and local code stand above it.
  *
+ * @param appliesTo feeds, kinds of feed and activities
+ * @param species cattle, sheep, goats, horses or people
  * @param holdDays the longer end of the usual hold, 0 where the table gives none
  */
 public record Hazard(
-    String id, String title, String action, String severity, String whoToAsk, int holdDays) {
+    String id,
+    String title,
+    String action,
+    String severity,
+    String whoToAsk,
+    int holdDays,
+    Set<String> appliesTo,
+    Set<String> species) {
+
+  /** True where a kind of group, {@code species/animal group}, is among those it harms. */
+  public boolean harms(String kind) {
+    String of =
+        switch (kind.substring(0, Math.max(0, kind.indexOf('/')))) {
+          case "sheep" -> "sheep";
+          case "goat" -> "goats";
+          case "horse" -> "horses";
+          default -> "cattle";
+        };
+    return species.contains(of);
+  }
 
   /** All hazards by id. */
   public static Map<String, Hazard> loadAll() {
@@ -34,6 +55,8 @@ public record Hazard(
         r.text("action"),
         severity,
         r.text("who_to_ask").replace("|", ", "),
-        Double.isNaN(hold) ? 0 : (int) hold);
+        Double.isNaN(hold) ? 0 : (int) hold,
+        Set.of(r.text("applies_to").split("\\|")),
+        Set.of(r.text("affects_species").split("\\|")));
   }
 }

@@ -14,8 +14,10 @@ import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.Closing;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
+import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.LightPass;
 import wiselarder.core.plan.Plan;
+import wiselarder.core.plan.PlanEdit;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.LossMethod;
@@ -134,27 +136,25 @@ public record LetGrow(
                         || s.fromInclusive() == null
                         || s.fromInclusive().isBefore(from))
             .toList();
-    return new FarmPlan(
-        stated.farm(),
-        new Plan(
-            p.name(),
-            p.year(),
-            steps,
-            closings,
-            p.cuts().stream()
-                .filter(c -> !c.fieldId().equals(fieldId) || c.date().isBefore(from))
-                .toList(),
-            p.purchases(),
-            p.sowings().stream()
-                .filter(s -> !s.fieldId().equals(fieldId) || s.sowOn().isBefore(from))
-                .toList(),
-            p.dressings(),
-            p.irrigations(),
-            p.scenarios(),
-            p.passes().stream()
-                .filter(l -> !l.fieldId().equals(fieldId) || l.fromInclusive().isBefore(from))
-                .map(l -> l.fieldId().equals(fieldId) ? until(l, from) : l)
-                .toList()));
+    Plan left =
+        p.withSteps(steps)
+            .withClosings(closings)
+            .withSowings(
+                p.sowings().stream()
+                    .filter(s -> !s.fieldId().equals(fieldId) || s.sowOn().isBefore(from))
+                    .toList())
+            .withPasses(
+                p.passes().stream()
+                    .filter(l -> !l.fieldId().equals(fieldId) || l.fromInclusive().isBefore(from))
+                    .map(l -> l.fieldId().equals(fieldId) ? until(l, from) : l)
+                    .toList());
+    FarmPlan alone = new FarmPlan(stated.farm(), left);
+    for (HayCut cut : p.cuts()) {
+      if (cut.fieldId().equals(fieldId) && !cut.date().isBefore(from)) {
+        alone = new PlanEdit.RemoveCut(cut.id()).apply(alone);
+      }
+    }
+    return alone;
   }
 
   /** Passes for light end where the field is left alone. */

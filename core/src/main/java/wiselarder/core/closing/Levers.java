@@ -101,18 +101,7 @@ public final class Levers {
   private LeverOption bought(
       FarmPlan stated, YearBalance before, Gap gap, Lot pattern, LocalDate date, int units) {
     String id = freeId("bought", stated.allLots().stream().map(Lot::id).toList());
-    Lot lot =
-        new Lot(
-            id,
-            "Bought " + pattern.unitName() + "s",
-            pattern.unitName(),
-            units,
-            pattern.kgPerUnitAsFed(),
-            pattern.dmShare(),
-            pattern.storageMethodId(),
-            pattern.feedingMethodId(),
-            pattern.pricePerTonneAsFed(),
-            "");
+    Lot lot = pattern.like(id, "Bought " + pattern.unitName() + "s", units);
     List<String> groups = gap.groups().stream().map(Gap.GroupShare::groupId).toList();
     PlanEdit edit = new PlanEdit.BuyHay(new Purchase(id, date, lot, groups));
     return measure(LeverOption.Kind.BUY_HAY, stated, before, gap, edit);

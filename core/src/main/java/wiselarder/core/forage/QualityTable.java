@@ -6,15 +6,17 @@ import java.util.Map;
 import wiselarder.core.reference.CsvTable;
 
 /**
- * Feed value of every forage by stage: crude protein, total digestible nutrients and neutral
- * detergent fibre, percent of DM. Product defaults: protein +/-2 to 3 points, TDN and fibre +/-4.
+ * Feed value of every forage by stage: crude protein, total digestible nutrients, neutral detergent
+ * fibre, calcium and phosphorus, percent of DM. Product defaults: protein +/-2 to 3 points, TDN and
+ * fibre +/-4.
  */
 public final class QualityTable {
   /** Growth stages in order, at maturity 0, 0.25, 0.5, 0.75 and 1. */
   private static final List<String> STAGES =
       List.of("vegetative", "late_vegetative", "boot_or_bud", "heading_or_bloom", "mature");
 
-  private static final List<String> NUTRIENTS = List.of("cp_pct", "tdn_pct", "ndf_pct");
+  private static final List<String> NUTRIENTS =
+      List.of("cp_pct", "tdn_pct", "ndf_pct", "ca_pct", "p_pct");
 
   /** Days from early to late for what is not kept standing on purpose. Assumption. */
   private static final double OTHERWISE_LATE_DAYS = 120;
@@ -22,7 +24,8 @@ public final class QualityTable {
   private final Map<String, Values> byForage = new HashMap<>();
 
   /**
-   * What one forage is worth. Values by nutrient: 0 protein, 1 TDN, 2 fibre.
+   * What one forage is worth. Values by nutrient: 0 protein, 1 TDN, 2 fibre, 3 calcium, 4
+   * phosphorus.
    *
    * @param green by nutrient and stage, gaps filled from the neighbours
    * @param early standing dead or kept when growth has just stopped
@@ -33,6 +36,9 @@ public final class QualityTable {
     public static final int PROTEIN = 0;
     public static final int TDN = 1;
     public static final int FIBRE = 2;
+    public static final int CALCIUM = 3;
+    public static final int PHOSPHORUS = 4;
+    public static final int COUNT = 5;
 
     /** Value of living leaf and stem at a maturity from 0 (leafy) to 1 (ripe), in percent of DM. */
     public double green(int nutrient, double maturity) {
@@ -80,7 +86,7 @@ public final class QualityTable {
             rows.computeIfAbsent(r.text("forage_id"), id -> new HashMap<>())
                 .put(
                     r.text("stage"),
-                    NUTRIENTS.stream().mapToDouble(n -> r.number(n, 1, 95)).toArray()));
+                    NUTRIENTS.stream().mapToDouble(n -> r.number(n, 0.001, 95)).toArray()));
     QualityTable table = new QualityTable();
     rows.forEach((id, stages) -> table.byForage.put(id, values(forages.get(id), stages)));
     return table;
@@ -127,7 +133,7 @@ public final class QualityTable {
     if (known <= 0) {
       return null;
     }
-    double[] moved = {forage.figures().proteinPoints(), forage.figures().tdnPoints(), 0};
+    double[] moved = {forage.figures().proteinPoints(), forage.figures().tdnPoints(), 0, 0, 0};
     for (int n = 0; n < NUTRIENTS.size(); n++) {
       early[n] = within(early[n] / known + moved[n]);
       late[n] = within(late[n] / known + moved[n]);
@@ -139,7 +145,7 @@ public final class QualityTable {
   }
 
   private static double within(double percent) {
-    return Math.max(1, Math.min(95, percent));
+    return Math.max(0.01, Math.min(95, percent));
   }
 
   /** Values of a forage; null for ground on which nothing stands. */
@@ -173,7 +179,11 @@ public final class QualityTable {
   private static double[] aged(Forage f, double[] mature) {
     double lost = 4 * f.standingTdnLossPerMonth();
     return new double[] {
-      Math.max(2, mature[0] - lost / 2), Math.max(30, mature[1] - lost), mature[2] + lost
+      Math.max(2, mature[0] - lost / 2),
+      Math.max(30, mature[1] - lost),
+      mature[2] + lost,
+      mature[3],
+      mature[4]
     };
   }
 }

@@ -2,6 +2,9 @@ package wiselarder.core.herd;
 
 import java.time.LocalDate;
 import java.time.MonthDay;
+import java.util.Comparator;
+import java.util.List;
+import java.util.function.Function;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Refused;
 
@@ -20,6 +23,9 @@ import wiselarder.core.quantity.Refused;
  * @param youngLeave day the young leave the farm or join a group of their own; null: at weaning
  * @param fromInclusive first day the group is there, or null
  * @param toExclusive first day it is gone, or null
+ * @param changes animals that come and go beside births; null or empty for none
+ * @param keeping null: as usual
+ * @param scores condition as recorded; null or empty for none
  */
 public record AnimalGroup(
     String id,
@@ -35,7 +41,13 @@ public record AnimalGroup(
     MonthDay weaning,
     MonthDay youngLeave,
     LocalDate fromInclusive,
-    LocalDate toExclusive) {
+    LocalDate toExclusive,
+    List<HeadChange> changes,
+    Keeping keeping,
+    List<ConditionScore> scores) {
+  /** More changes or scores than this in one group are a mistake. */
+  private static final int MOST_ENTRIES = 400;
+
   public AnimalGroup {
     id = Check.text("group.id", id, 40);
     name = Check.text("group.name", name, 60);
@@ -50,6 +62,111 @@ public record AnimalGroup(
     Check.range("group.youngPerDam", youngPerDam, 0, 4);
     Check.ordered("group.dates", fromInclusive, toExclusive);
     checkYoung(birthStart, birthSpreadDays, weaning, youngLeave);
+    changes = sorted("group.changes", changes, HeadChange::date);
+    keeping = keeping == null ? Keeping.USUAL : keeping;
+    scores = sorted("group.scores", scores, ConditionScore::date);
+    checkScores(kind, keeping, scores);
+  }
+
+  /** A group that nobody leaves or joins, kept as usual. */
+  public AnimalGroup(
+      String id,
+      String name,
+      String kind,
+      int head,
+      double weightKg,
+      double gainKgPerDay,
+      Double flatIntakeKgPerHeadDay,
+      MonthDay birthStart,
+      int birthSpreadDays,
+      double youngPerDam,
+      MonthDay weaning,
+      MonthDay youngLeave,
+      LocalDate fromInclusive,
+      LocalDate toExclusive) {
+    this(
+        id,
+        name,
+        kind,
+        head,
+        weightKg,
+        gainKgPerDay,
+        flatIntakeKgPerHeadDay,
+        birthStart,
+        birthSpreadDays,
+        youngPerDam,
+        weaning,
+        youngLeave,
+        fromInclusive,
+        toExclusive,
+        null,
+        null,
+        null);
+  }
+
+  /** The same group with other comings and goings. */
+  public AnimalGroup withChanges(List<HeadChange> changed) {
+    return new AnimalGroup(
+        id,
+        name,
+        kind,
+        head,
+        weightKg,
+        gainKgPerDay,
+        flatIntakeKgPerHeadDay,
+        birthStart,
+        birthSpreadDays,
+        youngPerDam,
+        weaning,
+        youngLeave,
+        fromInclusive,
+        toExclusive,
+        changed,
+        keeping,
+        scores);
+  }
+
+  /** The same group, weaned on another day; its young leave no earlier than that. */
+  public AnimalGroup withWeaning(MonthDay changed) {
+    return new AnimalGroup(
+        id,
+        name,
+        kind,
+        head,
+        weightKg,
+        gainKgPerDay,
+        flatIntakeKgPerHeadDay,
+        birthStart,
+        birthSpreadDays,
+        youngPerDam,
+        changed,
+        youngLeave != null && daysAfter(birthStart, youngLeave) < daysAfter(birthStart, changed)
+            ? changed
+            : youngLeave,
+        fromInclusive,
+        toExclusive,
+        changes,
+        keeping,
+        scores);
+  }
+
+  private static <T> List<T> sorted(String field, List<T> list, Function<T, LocalDate> date) {
+    if (list == null) {
+      return List.of();
+    }
+    Check.range(field, list.size(), 0, MOST_ENTRIES);
+    return list.stream().sorted(Comparator.comparing(date)).toList();
+  }
+
+  private static void checkScores(String kind, Keeping keeping, List<ConditionScore> scores) {
+    BodyCondition scale = BodyCondition.of(kind);
+    for (ConditionScore s : scores) {
+      Check.range("condition.score", s.score(), scale.lowest(), scale.highest());
+    }
+    if (keeping.conditionFloor() != null) {
+      Check.range(
+          "keeping.conditionFloor", keeping.conditionFloor(), scale.lowest(), scale.highest());
+    }
   }
 
   /** Young nursed longer than this were meant to be weaned before the birth, not after it. */

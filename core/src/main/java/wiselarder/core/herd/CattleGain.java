@@ -42,14 +42,14 @@ public final class CattleGain {
     if (intakeKg <= forMaintenanceKg) {
       return -(forMaintenanceKg - intakeKg)
           * maintenanceMcalPerKg(tdnPct)
-          / lostMcalPerKg(weightKg);
+          / mcalPerKgGain(weightKg);
     }
     double retained = (intakeKg - forMaintenanceKg) * Math.max(0, gainMcalPerKg(tdnPct));
     return 13.91 * Math.pow(retained, 0.9116) * Math.pow(weightKg, -0.6837);
   }
 
   /** Energy retained in a day's gain of 1 kg: the gain equation turned round. */
-  private static double lostMcalPerKg(double weightKg) {
+  static double mcalPerKgGain(double weightKg) {
     return Math.pow(1 / (13.91 * Math.pow(weightKg, -0.6837)), 1 / 0.9116);
   }
 }

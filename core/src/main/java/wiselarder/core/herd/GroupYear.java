@@ -1,33 +1,219 @@
 package wiselarder.core.herd;
 
-import java.time.MonthDay;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import wiselarder.core.calendar.PlanYear;
 
 /**
- * A group resolved against the plan year: what it needs each day, kg DM for the whole group, dams
- * (or growing, or adult animals) and their young apart.
- *
- * @param births day windows [first, last] of births that touch the plan
- * @param weanings day numbers within the plan
+ * A group resolved against the plan year: how many there are, what they weigh, and what they need
+ * each day, dams (or growing, or adult animals) and their young apart. Weather is not in it yet:
+ * see {@link GroupDemand}. All arrays by day.
  */
-public record GroupYear(
-    AnimalGroup group,
-    double[] ownKg,
-    double[] youngKg,
-    List<int[]> births,
-    List<Integer> weanings) {
-
+public final class GroupYear {
   /** Birth weight as a share of the dam's weight. Assumption, usual range 6 to 8%. */
   static final double BIRTH_WEIGHT_SHARE = 0.07;
 
   private static final int NEVER = Integer.MAX_VALUE / 2;
   private static final int CALF_FORAGE_FROM_DAY = 90;
 
-  /** Need of the whole group on a day, kg DM. */
+  private final AnimalGroup group;
+  private final int days;
+  private final int from;
+  private final int to;
+  private final double[] head;
+  private final double[] youngHead;
+  private final double[] weightKg;
+  private final double[] ownKg;
+  private final double[] youngKg;
+  private final double[] youngEnergyMj;
+  private final double[] youngProteinKg;
+  private final double[] youngCalciumKg;
+  private final double[] youngPhosphorusKg;
+  private final double[][] figures;
+  private final List<int[]> births = new ArrayList<>();
+  private final List<Integer> weanings = new ArrayList<>();
+
+  private GroupYear(AnimalGroup group, double[] head, PlanYear year) {
+    this.group = group;
+    this.days = year.days();
+    this.from = year.clippedStart(group.fromInclusive());
+    this.to = year.clippedEnd(group.toExclusive());
+    this.head = head;
+    youngHead = new double[days];
+    weightKg = new double[days];
+    ownKg = new double[days];
+    youngKg = new double[days];
+    youngEnergyMj = new double[days];
+    youngProteinKg = new double[days];
+    youngCalciumKg = new double[days];
+    youngPhosphorusKg = new double[days];
+    figures = new double[days][];
+  }
+
+  /** Resolves a group that no other has to do with. */
+  public static GroupYear of(AnimalGroup group, PlanYear year, HerdTables tables) {
+    return of(group, List.of(group), year, tables);
+  }
+
+  /**
+   * Resolves a group.
+   *
+   * @param all every group of the farm: animals move between them
+   */
+  public static GroupYear of(
+      AnimalGroup group, List<AnimalGroup> all, PlanYear year, HerdTables tables) {
+    GroupYear result = new GroupYear(group, Heads.of(group, all, year), year);
+    boolean dam = tables.isDam(group.kind());
+    if (dam && group.birthStart() != null) {
+      result.fillDams(year, tables);
+    } else {
+      result.fillOthers(year, tables, dam);
+    }
+    for (int d = result.from; d < result.to; d++) {
+      result.ownKg[d] =
+          group.flatIntakeKgPerHeadDay() != null
+              ? result.head[d] * group.flatIntakeKgPerHeadDay()
+              : result.typicalKg(d);
+      if (group.flatIntakeKgPerHeadDay() != null) {
+        result.youngKg[d] = 0;
+      }
+    }
+    return result;
+  }
+
+  public AnimalGroup group() {
+    return group;
+  }
+
+  /** Animals there, without their young; a fraction where deaths are spread. */
+  public double head(int day) {
+    return head[day];
+  }
+
+  /** Young of the year that are there. */
+  public double youngHead(int day) {
+    return youngHead[day];
+  }
+
+  /** Stated live weight of one, kg: of growing animals by their stated gain. */
+  public double weightKg(int day) {
+    return weightKg[day];
+  }
+
+  /** What dams, growing or adult animals eat, kg DM for all: the stage's percent or flat figure. */
+  public double[] ownKg() {
+    return ownKg;
+  }
+
+  /** What their young eat of forage, kg DM for all. */
+  public double[] youngKg() {
+    return youngKg;
+  }
+
+  /** Need of the whole group on a day in neither cold nor heat, kg DM. */
   public double needKg(int day) {
     return ownKg[day] + youngKg[day];
+  }
+
+  /** Day windows [first, last] of births that touch the plan. */
+  public List<int[]> births() {
+    return births;
+  }
+
+  /** Day numbers of weanings within the plan. */
+  public List<Integer> weanings() {
+    return weanings;
+  }
+
+  /** What the class usually eats, kg DM for all, without young: needs in percent are of this. */
+  public double typicalKg(int day) {
+    return head[day] * weightKg[day] * figure(day, Figures.INTAKE_PCT) / 100;
+  }
+
+  /** Most that the class eats of leafy forage, kg DM for all, without young. */
+  public double mostKg(int day) {
+    return head[day] * weightKg[day] * figure(day, Figures.MOST_PCT) / 100;
+  }
+
+  /** Most neutral detergent fibre that they hold, kg for all, without young. */
+  public double fibreCapKg(int day) {
+    return head[day] * weightKg[day] * figure(day, Figures.FIBRE_CAP_PCT) / 100;
+  }
+
+  /** Metabolisable energy needed in comfort, MJ for all, without young. */
+  public double energyMj(int day) {
+    return head[day] * figure(day, Figures.ENERGY_MJ);
+  }
+
+  /** Metabolisable energy that young need from forage, MJ for all. */
+  public double youngEnergyMj(int day) {
+    return youngEnergyMj[day];
+  }
+
+  /** Crude protein needed, young included, kg for all. */
+  public double proteinKg(int day) {
+    return typicalKg(day) * figure(day, Figures.PROTEIN_PCT) / 100 + youngProteinKg[day];
+  }
+
+  /** Calcium needed, young included, kg for all. */
+  public double calciumKg(int day) {
+    return typicalKg(day) * figure(day, Figures.CALCIUM_PCT) / 100 + youngCalciumKg[day];
+  }
+
+  /** Phosphorus needed, young included, kg for all. */
+  public double phosphorusKg(int day) {
+    return typicalKg(day) * figure(day, Figures.PHOSPHORUS_PCT) / 100 + youngPhosphorusKg[day];
+  }
+
+  /** TDN that the class's diet must hold at its usual intake, percent of DM. */
+  public double tdnNeedPct(int day) {
+    return figure(day, Figures.TDN_PCT);
+  }
+
+  /** Crude protein that the class's diet must hold at its usual intake, percent of DM. */
+  public double proteinNeedPct(int day) {
+    return figure(day, Figures.PROTEIN_PCT);
+  }
+
+  /** Neutral detergent fibre that the diet must hold, percent of DM. */
+  public double fibreMinPct(int day) {
+    return figure(day, Figures.FIBRE_MIN_PCT);
+  }
+
+  /** Gain that the need of energy stands for, kg a head. */
+  public double targetGainKg(int day) {
+    return figure(day, Figures.TARGET_GAIN);
+  }
+
+  /** Water that one asks for at a daily mean of 10 C and of 30 C, that in the feed included. */
+  public double waterAt10L(int day) {
+    return figure(day, Figures.WATER_10);
+  }
+
+  public double waterAt30L(int day) {
+    return figure(day, Figures.WATER_30);
+  }
+
+  double lctDryC(int day) {
+    return figure(day, Figures.LCT_DRY);
+  }
+
+  double lctWetC(int day) {
+    return figure(day, Figures.LCT_WET);
+  }
+
+  private double figure(int day, int which) {
+    return figures[day] == null ? 0 : figures[day][which];
+  }
+
+  int from() {
+    return from;
+  }
+
+  int to() {
+    return to;
   }
 
   /**
@@ -40,191 +226,155 @@ public record GroupYear(
         || day >= year.clippedEnd(group.toExclusive())) {
       return null;
     }
-    GroupYear one =
-        new GroupYear(group, new double[0], new double[0], new ArrayList<>(), new ArrayList<>());
     if (!tables.isDam(group.kind()) || group.birthStart() == null) {
       int arrival = group.fromInclusive() == null ? 0 : year.day(group.fromInclusive());
-      double weight = Math.max(1, group.weightKg() + group.gainKgPerDay() * (day - arrival));
-      return tables.isDam(group.kind())
-          ? tables.ofDam(group.kind(), -1, NEVER, true, true, 1)
-          : tables.byWeight(group.kind(), weight);
+      return otherwise(group, weightOn(group, day, arrival), tables);
     }
-    Calendar calendar = one.new Calendar(year, tables);
-    return calendar.classAt(day - group.birthSpreadDays() / 2);
+    return new BirthCalendar(group, year, tables).classAt(day - group.birthSpreadDays() / 2);
   }
 
-  /** Resolves a group. */
-  public static GroupYear of(AnimalGroup group, PlanYear year, HerdTables tables) {
-    int days = year.days();
-    GroupYear result =
-        new GroupYear(
-            group, new double[days], new double[days], new ArrayList<>(), new ArrayList<>());
-    int from = year.clippedStart(group.fromInclusive());
-    int to = year.clippedEnd(group.toExclusive());
-    boolean dam = tables.isDam(group.kind());
-    if (dam && group.birthStart() != null) {
-      result.fillDams(year, tables, from, to);
-    } else {
-      result.fillOthers(year, tables, from, to, dam);
-    }
-    if (group.flatIntakeKgPerHeadDay() != null) {
-      for (int d = from; d < to; d++) {
-        result.ownKg[d] = group.head() * group.flatIntakeKgPerHeadDay();
-        result.youngKg[d] = 0;
-      }
-    }
-    return result;
+  private static double weightOn(AnimalGroup group, int day, int arrival) {
+    return Math.max(1, group.weightKg() + group.gainKgPerDay() * (day - arrival));
   }
 
-  private void fillOthers(PlanYear year, HerdTables tables, int from, int to, boolean dam) {
+  private static AnimalClass otherwise(AnimalGroup group, double weightKg, HerdTables tables) {
+    return tables.isDam(group.kind())
+        ? tables.ofDam(group.kind(), -1, NEVER, true, true, 1)
+        : tables.byWeight(group.kind(), weightKg);
+  }
+
+  private void fillOthers(PlanYear year, HerdTables tables, boolean dam) {
     int arrival = group.fromInclusive() == null ? 0 : year.day(group.fromInclusive());
     for (int d = from; d < to; d++) {
-      double weight = Math.max(1, group.weightKg() + group.gainKgPerDay() * (d - arrival));
-      AnimalClass animals =
-          dam
-              ? tables.ofDam(group.kind(), -1, NEVER, true, true, 1)
-              : tables.byWeight(group.kind(), weight);
-      ownKg[d] = group.head() * animals.intakeKg(weight);
+      weightKg[d] = weightOn(group, d, arrival);
+      AnimalClass animals = otherwise(group, weightKg[d], tables);
+      figures[d] = Figures.of(animals, weightKg[d]);
+      if (!dam) {
+        aim(d, group.gainKgPerDay());
+      }
+    }
+  }
+
+  /** Energy for the stated gain rather than the class's usual one. */
+  private void aim(int day, double gainKg) {
+    double[] f = figures[day];
+    double inGain = Energy.inGainMjPerKg(group.kind(), weightKg[day]);
+    if (!Double.isNaN(inGain)) {
+      double efficiency = Energy.forGain(Energy.mjPerKg(f[Figures.TDN_PCT]));
+      double more = (gainKg - f[Figures.TARGET_GAIN]) * inGain / efficiency;
+      f[Figures.ENERGY_MJ] = Math.max(0.5 * f[Figures.ENERGY_MJ], f[Figures.ENERGY_MJ] + more);
+      f[Figures.TARGET_GAIN] = gainKg;
     }
   }
 
   /**
-   * Dams whose births are spread evenly: each day's intake is the mean over one cohort per birth
+   * Dams whose births are spread evenly: each day's figures are the mean over one cohort per birth
    * day. Cohort k on day d stands where the first cohort stood k days earlier, but for weaning,
    * which comes to all on one date.
    */
-  private void fillDams(PlanYear year, HerdTables tables, int from, int to) {
-    Calendar calendar = new Calendar(year, tables);
-    calendar.note();
-    int spread = group.birthSpreadDays();
-    double twinShare = Math.max(0, Math.min(1, group.youngPerDam() - 1));
-    int offset = spread;
-    double[] suckling = new double[year.days() + offset];
-    double[] weaned = new double[year.days() + offset];
-    int[] birth = new int[year.days() + offset];
-    int[] weaning = new int[year.days() + offset];
-    int[] leave = new int[year.days() + offset];
-    for (int x = -offset; x < year.days(); x++) {
-      birth[x + offset] = calendar.lastBirth(x);
-      boolean none = birth[x + offset] == -NEVER;
-      weaning[x + offset] = none ? -NEVER : calendar.weaning(birth[x + offset]);
-      leave[x + offset] = none ? -NEVER : calendar.leave(birth[x + offset]);
-      suckling[x + offset] = calendar.percent(x, false, twinShare);
-      weaned[x + offset] = calendar.percent(x, true, twinShare);
-    }
+  private void fillDams(PlanYear year, HerdTables tables) {
+    BirthCalendar calendar = new BirthCalendar(group, year, tables);
+    calendar.note(births, weanings);
+    Cohorts at = new Cohorts(calendar);
     Young young = Young.of(group, tables);
+    int spread = group.birthSpreadDays();
     for (int d = from; d < to; d++) {
-      double own = 0;
-      double youngKgPerDam = 0;
+      weightKg[d] = group.weightKg();
+      figures[d] = new double[Figures.COUNT];
+      for (int k = 0; k < spread; ) {
+        double[] one = at.figures(d, k);
+        int run = 1;
+        while (k + run < spread && at.figures(d, k + run) == one) {
+          run++;
+        }
+        Figures.add(figures[d], one, (double) run / spread);
+        k += run;
+      }
       for (int k = 0; k < spread; k++) {
-        int at = d - k + offset;
-        own += d >= weaning[at] ? weaned[at] : suckling[at];
-        if (d < leave[at]) {
-          int age = d - birth[at] - k;
-          youngKgPerDam += young.intakeKg(age, weaning[at] - birth[at] - k);
+        if (d < at.leave(d, k)) {
+          young(d, k, at, young, spread);
         }
       }
-      ownKg[d] = group.head() * group.weightKg() * own / spread / 100;
-      youngKg[d] = group.head() * group.youngPerDam() * youngKgPerDam / spread;
     }
   }
 
-  /** Births, weanings and leavings as day numbers; a first-calf group has none before the plan. */
-  private final class Calendar {
-    private final HerdTables tables;
-    private final int days;
-    private final List<Integer> starts;
-    private final List<Integer> weanDays;
-    private final List<Integer> leaveDays;
-    private final boolean firstCalf;
-
-    Calendar(PlanYear year, HerdTables tables) {
-      this.tables = tables;
-      this.days = year.days();
-      this.firstCalf = group.kind().endsWith("first_calf_heifer");
-      List<Integer> all = year.occurrences(group.birthStart(), 2);
-      this.starts = firstCalf ? all.stream().filter(s -> s >= 0).toList() : all;
-      this.weanDays = occurrences(year, group.weaning());
-      this.leaveDays = occurrences(year, group.youngLeave());
+  /** Adds one cohort's young: as many as dams had when they were weaned, or have now. */
+  private void young(int d, int k, Cohorts at, Young young, int spread) {
+    int age = d - at.birth(d, k) - k;
+    if (age < 0) {
+      return;
     }
-
-    private List<Integer> occurrences(PlanYear year, MonthDay day) {
-      return day == null ? List.of() : year.occurrences(day, 2);
-    }
-
-    void note() {
-      for (int s : starts) {
-        int last = s + group.birthSpreadDays() - 1;
-        if (last >= 0 && s < days) {
-          births.add(new int[] {s, last});
-        }
-        if (weaning(s) >= 0 && weaning(s) < days) {
-          weanings.add(weaning(s));
-        }
-      }
-    }
-
-    /** Start of the last births begun on or before a day, or -NEVER. */
-    int lastBirth(int x) {
-      int found = -NEVER;
-      for (int s : starts) {
-        if (s <= x) {
-          found = s;
-        }
-      }
-      return found;
-    }
-
-    int weaning(int birthStart) {
-      for (int w : weanDays) {
-        if (w > birthStart) {
-          return w;
-        }
-      }
-      return birthStart + tables.weaningDayDefault(group.kind());
-    }
-
-    int leave(int birthStart) {
-      for (int l : leaveDays) {
-        if (l > birthStart) {
-          return Math.max(l, weaning(birthStart));
-        }
-      }
-      return weaning(birthStart);
-    }
-
-    AnimalClass classAt(int x) {
-      int last = lastBirth(x);
-      boolean none = last == -NEVER;
-      boolean isWeaned = none || x >= weaning(last);
-      int until = starts.stream().filter(s -> s > x).mapToInt(s -> s - x).findFirst().orElse(NEVER);
-      int litter = group.youngPerDam() >= 1.5 ? 2 : 1;
-      return tables.ofDam(
-          group.kind(), none ? -1 : x - last, until, isWeaned, !firstCalf || !none, litter);
-    }
-
-    double percent(int x, boolean isWeaned, double twinShare) {
-      int last = lastBirth(x);
-      int since = last == -NEVER ? -1 : x - last;
-      int until = NEVER;
-      for (int s : starts) {
-        if (s > x) {
-          until = s - x;
-          break;
-        }
-      }
-      boolean calved = !firstCalf || since >= 0;
-      double one = tables.ofDam(group.kind(), since, until, isWeaned, calved, 1).dmiTypicalPctBw();
-      if (twinShare == 0) {
-        return one;
-      }
-      double two = tables.ofDam(group.kind(), since, until, isWeaned, calved, 2).dmiTypicalPctBw();
-      return one * (1 - twinShare) + two * twinShare;
+    boolean weaned = d >= at.weaning(d, k);
+    int counted = Math.max(0, Math.min(d, weaned ? at.weaning(d, k) : d));
+    double many = head[counted] * group.youngPerDam() / spread;
+    youngHead[d] += many;
+    AnimalClass is = young.is(age, weaned);
+    if (is != null) {
+      double kg = young.kg(age, weaned) * many;
+      youngKg[d] += kg;
+      youngEnergyMj[d] += kg * Energy.mjPerKg(is.tdnNeedPct());
+      youngProteinKg[d] += kg * is.proteinNeedPct() / 100;
+      youngCalciumKg[d] += kg * is.calciumNeedPct() / 100;
+      youngPhosphorusKg[d] += kg * is.phosphorusNeedPct() / 100;
     }
   }
 
-  /** Forage that one young of a dam eats, kg DM by age in days, at foot and once weaned. */
-  private record Young(double[] atFootKg, double[] weanedKg) {
+  /** Where each day of the first cohort stands: its figures nursing and weaned, and its dates. */
+  private final class Cohorts {
+    private final int offset = group.birthSpreadDays();
+    private final double[][] nursing = new double[days + offset][];
+    private final double[][] weaned = new double[days + offset][];
+    private final int[] birth = new int[days + offset];
+    private final int[] weaning = new int[days + offset];
+    private final int[] leave = new int[days + offset];
+    private final Map<String, double[]> known = new HashMap<>();
+
+    Cohorts(BirthCalendar calendar) {
+      double twinShare = Math.max(0, Math.min(1, group.youngPerDam() - 1));
+      for (int x = -offset; x < days; x++) {
+        int at = x + offset;
+        birth[at] = calendar.lastBirth(x);
+        boolean none = birth[at] == -NEVER;
+        weaning[at] = none ? -NEVER : calendar.weaning(birth[at]);
+        leave[at] = none ? -NEVER : calendar.leave(birth[at]);
+        nursing[at] = blend(calendar, x, false, twinShare);
+        weaned[at] = blend(calendar, x, true, twinShare);
+      }
+    }
+
+    private double[] blend(BirthCalendar calendar, int x, boolean isWeaned, double twinShare) {
+      AnimalClass one = calendar.classAt(x, isWeaned, 1);
+      AnimalClass two = twinShare == 0 ? one : calendar.classAt(x, isWeaned, 2);
+      return known.computeIfAbsent(
+          one.id() + "/" + two.id(),
+          k ->
+              Figures.between(
+                  Figures.of(one, group.weightKg()),
+                  Figures.of(two, group.weightKg()),
+                  one.equals(two) ? 0 : twinShare));
+    }
+
+    double[] figures(int d, int k) {
+      int at = d - k + offset;
+      return d >= weaning[at] ? weaned[at] : nursing[at];
+    }
+
+    int birth(int d, int k) {
+      return birth[d - k + offset];
+    }
+
+    int weaning(int d, int k) {
+      return weaning[d - k + offset];
+    }
+
+    int leave(int d, int k) {
+      return leave[d - k + offset];
+    }
+  }
+
+  /** Forage that one young of a dam eats, and its class, by age in days. */
+  private record Young(
+      double[] atFootKg, double[] weanedKg, AnimalClass suckling, AnimalClass[] weaned) {
     private static final int OLDEST_DAYS = 800;
 
     static Young of(AnimalGroup group, HerdTables tables) {
@@ -237,29 +387,35 @@ public record GroupYear(
             case "bison" -> "bison/young";
             default -> "";
           };
-      Young young = new Young(new double[OLDEST_DAYS], new double[OLDEST_DAYS]);
+      AnimalClass suckling = species.equals("beef") ? tables.byId("suckling_calf") : null;
+      Young young =
+          new Young(
+              new double[OLDEST_DAYS],
+              new double[OLDEST_DAYS],
+              suckling,
+              new AnimalClass[OLDEST_DAYS]);
       if (growing.isEmpty()) {
         return young;
       }
       double birthKg = BIRTH_WEIGHT_SHARE * group.weightKg();
-      AnimalClass suckling = species.equals("beef") ? tables.byId("suckling_calf") : null;
       double gainKg =
           (suckling != null ? suckling : tables.byWeight(growing, birthKg)).targetGainKgPerDay();
       for (int age = 0; age < OLDEST_DAYS; age++) {
         double weightKg = birthKg + gainKg * age;
-        young.weanedKg[age] = tables.byWeight(growing, weightKg).intakeKg(weightKg);
+        young.weaned[age] = tables.byWeight(growing, weightKg);
+        young.weanedKg[age] = young.weaned[age].intakeKg(weightKg);
         young.atFootKg[age] =
             suckling != null && age >= CALF_FORAGE_FROM_DAY ? suckling.intakeKg(weightKg) : 0;
       }
       return young;
     }
 
-    double intakeKg(int ageDays, int weaningAgeDays) {
-      if (ageDays < 0) {
-        return 0;
-      }
-      int age = Math.min(ageDays, OLDEST_DAYS - 1);
-      return ageDays >= weaningAgeDays ? weanedKg[age] : atFootKg[age];
+    double kg(int ageDays, boolean isWeaned) {
+      return (isWeaned ? weanedKg : atFootKg)[Math.min(ageDays, OLDEST_DAYS - 1)];
+    }
+
+    AnimalClass is(int ageDays, boolean isWeaned) {
+      return isWeaned ? weaned[Math.min(ageDays, OLDEST_DAYS - 1)] : suckling;
     }
   }
 }

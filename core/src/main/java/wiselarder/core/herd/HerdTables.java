@@ -33,19 +33,7 @@ public final class HerdTables {
 
   public static HerdTables load() {
     Map<String, AnimalClass> classes =
-        CsvTable.load(
-                "animals.csv",
-                r ->
-                    new AnimalClass(
-                        r.text("class_id"),
-                        r.text("species"),
-                        r.text("name"),
-                        r.number("typical_weight_kg", 1, 1500),
-                        r.number("dmi_typical_pct_bw", 0.5, 8),
-                        r.number("target_gain_kg_day", -1, 3),
-                        r.number("cp_req_pct", 1, 40),
-                        r.number("tdn_req_pct", 20, 95)))
-            .stream()
+        CsvTable.load("animals.csv", HerdTables::animals).stream()
             .collect(Collectors.toUnmodifiableMap(AnimalClass::id, Function.identity()));
     Map<String, List<StageRule>> rules =
         CsvTable.load("stages.csv", HerdTables::rule).stream()
@@ -59,6 +47,29 @@ public final class HerdTables {
           "stages.csv names classes that animals.csv lacks: " + unknown);
     }
     return new HerdTables(classes, rules);
+  }
+
+  private static AnimalClass animals(CsvTable.Row r) {
+    return new AnimalClass(
+        r.text("class_id"),
+        r.text("species"),
+        r.text("name"),
+        r.number("typical_weight_kg", 1, 1500),
+        r.number("dmi_low_pct_bw", 0.5, 8),
+        r.number("dmi_typical_pct_bw", 0.5, 8),
+        r.number("dmi_high_pct_bw", 0.5, 8),
+        r.number("target_gain_kg_day", -1, 3),
+        r.number("cp_req_pct", 1, 40),
+        r.number("tdn_req_pct", 20, 95),
+        r.number("me_req_mj_day", 1, 500),
+        r.number("ca_req_pct", 0.01, 5),
+        r.number("p_req_pct", 0.01, 5),
+        r.number("ndf_min_pct", 0, 80),
+        r.number("ndf_cap_pct_bw", 0.3, 4),
+        r.number("water_l_day_10c", 0, 300),
+        r.number("water_l_day_30c", 0, 300),
+        r.number("lct_dry_c", -50, 30),
+        r.number("lct_wet_c", -50, 30));
   }
 
   private static StageRule rule(CsvTable.Row r) {

@@ -129,7 +129,9 @@ public record Field(
             lie.distanceM(),
             lie.onlyGroups().stream().filter(g -> !g.equals(groupId)).toList(),
             lie.formerly(),
-            lie.soilTest());
+            lie.soilTest(),
+            lie.waterLPerDay(),
+            lie.waterCostPerM3());
     return new Field(
         id,
         name,

@@ -17,6 +17,9 @@ import wiselarder.core.quantity.Check;
  * @param onlyGroups groups that may graze here, as the fence holds no others; empty for all
  * @param formerly what grew there before
  * @param soilTest the last one, or null
+ * @param waterLPerDay most that its troughs, pond or tank give a day, litres; null where nobody
+ *     said
+ * @param waterCostPerM3 cost of bringing a cubic metre, in the farm's currency; null for none
  */
 public record Lie(
     Double slopeDeg,
@@ -27,7 +30,9 @@ public record Lie(
     Double distanceM,
     List<String> onlyGroups,
     String formerly,
-    SoilTest soilTest) {
+    SoilTest soilTest,
+    Double waterLPerDay,
+    Double waterCostPerM3) {
 
   /** Where stock drink. */
   public enum Water {
@@ -81,6 +86,33 @@ public record Lie(
     rangeOrNone("lie.distanceM", distanceM, 0, 100_000);
     onlyGroups = List.copyOf(Check.present("lie.onlyGroups", onlyGroups));
     formerly = Check.note("lie.formerly", formerly, 400);
+    rangeOrNone("lie.waterLPerDay", waterLPerDay, 0, 1_000_000);
+    rangeOrNone("lie.waterCostPerM3", waterCostPerM3, 0, 1000);
+  }
+
+  /** A field of whose water no more is said. */
+  public Lie(
+      Double slopeDeg,
+      Water water,
+      Access access,
+      Exposure exposure,
+      boolean shade,
+      Double distanceM,
+      List<String> onlyGroups,
+      String formerly,
+      SoilTest soilTest) {
+    this(
+        slopeDeg,
+        water,
+        access,
+        exposure,
+        shade,
+        distanceM,
+        onlyGroups,
+        formerly,
+        soilTest,
+        null,
+        null);
   }
 
   /** A field of which nothing is said. */

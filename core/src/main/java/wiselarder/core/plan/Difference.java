@@ -29,7 +29,8 @@ public final class Difference {
     IRRIGATION,
     SCENARIO,
     PASS,
-    FORAGE
+    FORAGE,
+    STORE_RECORD
   }
 
   /** How it changes. */

@@ -32,6 +32,10 @@ public record Doubt(
     /** The area stated and the area drawn differ. */
     DRAWN_OTHERWISE,
     /** The field lies over another one on the map; value is the area shared. */
-    LIES_OVER_ANOTHER
+    LIES_OVER_ANOTHER,
+    /** Wrapped feed more than a year old: value and bound in days. */
+    KEPT_TOO_LONG,
+    /** Silage in a clamp cannot be taken elsewhere. */
+    STAYS_WHERE_IT_IS
   }
 }

@@ -1,5 +1,7 @@
 package wiselarder.core.plan;
 
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import wiselarder.core.forage.Forage;
@@ -9,6 +11,7 @@ import wiselarder.core.land.Field;
 import wiselarder.core.land.Lie;
 import wiselarder.core.land.Survey;
 import wiselarder.core.store.Lot;
+import wiselarder.core.store.Origin;
 
 /**
  * Finds stated figures that are possible but hard to believe. The bounds are assumptions of the
@@ -37,6 +40,9 @@ public final class Doubts {
 
   private static final double MOST_COVER_TIMES = 1.3;
 
+  /** The loss table says of wrapped haylage: use within a year. */
+  private static final int WRAPPED_DAYS = 365;
+
   private final Catalogue catalogue;
   private final List<Doubt> found = new ArrayList<>();
 
@@ -49,7 +55,7 @@ public final class Doubts {
     Doubts doubts = new Doubts(catalogue.on(stated.farm()));
     stated.farm().fields().forEach(doubts::field);
     stated.farm().groups().forEach(doubts::group);
-    stated.allLots().forEach(doubts::lot);
+    stated.allLots().forEach(l -> doubts.lot(l, stated.plan().year().start()));
     stated.plan().cuts().forEach(c -> doubts.cut(c, stated));
     doubts.map(stated.farm().fields());
     return List.copyOf(doubts.found);
@@ -184,7 +190,8 @@ public final class Doubts {
     return kind.startsWith("sheep") || kind.startsWith("goat") ? 2.6 : 1.1;
   }
 
-  private void lot(Lot l) {
+  private void lot(Lot l, LocalDate planStart) {
+    shelfLife(l, planStart);
     boolean dryStore = l.storageMethodId().matches("s_(barn|tarp|net|twine).*");
     if (dryStore && l.dmShare() < DRY_HAY_DM && l.dmShare() > WILTED_DM) {
       found.add(
@@ -194,6 +201,22 @@ public final class Doubts {
       usual(l.id(), "lot.dmShare", l.dmShare(), dryStore ? DRY_HAY_DM : 0.18, 0.95);
     }
     usual(l.id(), "lot.kgPerUnitAsFed", l.kgPerUnitAsFed(), 8, 3600);
+  }
+
+  /** Wrapped feed is for a year; a clamp stays where it was made. */
+  private void shelfLife(Lot l, LocalDate planStart) {
+    LocalDate cut = l.origin().cutOn();
+    if (l.storageMethodId().startsWith("s_wrapped") && cut != null) {
+      long days = ChronoUnit.DAYS.between(cut, planStart);
+      if (days > WRAPPED_DAYS) {
+        found.add(
+            new Doubt(Doubt.Code.KEPT_TOO_LONG, l.id(), "origin.cutOn", days, 0, WRAPPED_DAYS));
+      }
+    }
+    boolean said = !l.origin().equals(Origin.UNSAID);
+    if (l.storageMethodId().startsWith("s_clamp") && said && l.origin().movable()) {
+      found.add(new Doubt(Doubt.Code.STAYS_WHERE_IT_IS, l.id(), "origin.movable", 0, 0, 0));
+    }
   }
 
   private void usual(String id, String field, double value, double min, double max) {

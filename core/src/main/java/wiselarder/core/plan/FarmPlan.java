@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.function.Function;
 import wiselarder.core.forage.OwnForage;
 import wiselarder.core.herd.AnimalGroup;
+import wiselarder.core.herd.Heads;
 import wiselarder.core.land.Field;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Refused;
@@ -23,6 +24,12 @@ public record FarmPlan(Farm farm, Plan plan) {
     Set<String> fields = ids("field.id", farm.fields(), Field::id);
     Set<String> groups = ids("group.id", farm.groups(), AnimalGroup::id);
     Set<String> lots = ids("lot.id", allLots(farm, plan), Lot::id);
+    for (AnimalGroup group : farm.groups()) {
+      group.changes().stream()
+          .filter(c -> c.toGroupId() != null)
+          .forEach(c -> known("headChange.toGroupId", groups, c.toGroupId()));
+      Heads.check(group, farm.groups());
+    }
     ids("step.id", plan.steps(), FeedStep::id);
     ids("closing.id", plan.closings(), Closing::id);
     ids("cut.id", plan.cuts(), HayCut::id);
@@ -32,6 +39,11 @@ public record FarmPlan(Farm farm, Plan plan) {
     ids("irrigation.id", plan.irrigations(), Irrigation::id);
     ids("scenario.id", plan.scenarios(), Scenario::id);
     ids("pass.id", plan.passes(), LightPass::id);
+    ids("storeRecord.id", plan.records(), StoreRecord::id);
+    plan.records().forEach(r -> known("storeRecord.lotId", lots, r.lotId()));
+    plan.records().stream()
+        .filter(r -> r.groupId() != null)
+        .forEach(r -> known("storeRecord.groupId", groups, r.groupId()));
     Set<String> own = ids("ownForage.id", farm.forages(), OwnForage::id);
     farm.fields().forEach(f -> knownForage(own, "stand.forageId", f.stand().forageId()));
     plan.sowings().forEach(s -> knownForage(own, "sowing.forageId", s.forageId()));

@@ -8,11 +8,13 @@ import wiselarder.core.quantity.Check;
  * One step in a group's order of feeds: between these dates it may eat these fields, or these lots.
  * Steps are taken in the order they stand in the plan. Within a step of fields the herd stays until
  * a field is down to its residual, then goes to the one furthest ahead; within a step of lots it
- * eats them in order. A step without sources means every field, or the whole store, in its own
- * order: also what is added later.
+ * eats them in order. A step without sources means every field, or the whole store, also what is
+ * added later: of the store first the poorest lot that is good enough for the group on that day, so
+ * that the best is left for those who need it; without one that is good enough, the best.
  *
  * @param fromInclusive null: from the plan's first day
  * @param toExclusive null: to the plan's end
+ * @param mostShare most of what the group needs in a day that this step gives; null: all of it
  */
 public record FeedStep(
     String id,
@@ -20,7 +22,8 @@ public record FeedStep(
     Kind kind,
     List<String> sourceIds,
     LocalDate fromInclusive,
-    LocalDate toExclusive) {
+    LocalDate toExclusive,
+    Double mostShare) {
 
   public enum Kind {
     GRAZE,
@@ -33,6 +36,24 @@ public record FeedStep(
     Check.present("step.kind", kind);
     sourceIds = List.copyOf(Check.present("step.sourceIds", sourceIds));
     Check.ordered("step.dates", fromInclusive, toExclusive);
+    if (mostShare != null) {
+      Check.range("step.mostShare", mostShare, 0.01, 1);
+    }
+  }
+
+  /** A step that may give the whole of what is eaten. */
+  public FeedStep(
+      String id,
+      String groupId,
+      Kind kind,
+      List<String> sourceIds,
+      LocalDate fromInclusive,
+      LocalDate toExclusive) {
+    this(id, groupId, kind, sourceIds, fromInclusive, toExclusive, null);
+  }
+
+  FeedStep from(List<String> sources) {
+    return new FeedStep(id, groupId, kind, sources, fromInclusive, toExclusive, mostShare);
   }
 
   /** What a new group does until somebody says otherwise: graze every field, then eat the store. */

@@ -11,7 +11,8 @@ import wiselarder.core.quantity.Refused;
 /** Stated records taken apart by their members, compared, and put together again. */
 public final class Members {
   /** Names of the stated records as they stand before the dot in a member's name. */
-  private static final Map<String, String> PREFIX = Map.of("AnimalGroup", "group", "HayCut", "cut");
+  private static final Map<String, String> PREFIX =
+      Map.of("AnimalGroup", "group", "HayCut", "cut", "ConditionScore", "condition");
 
   private Members() {}
 

@@ -17,7 +17,8 @@ public record Plan(
     List<Dressing> dressings,
     List<Irrigation> irrigations,
     List<Scenario> scenarios,
-    List<LightPass> passes) {
+    List<LightPass> passes,
+    List<StoreRecord> records) {
   public Plan {
     name = Check.text("plan.name", name, 80);
     Check.present("plan.year", year);
@@ -30,6 +31,7 @@ public record Plan(
     irrigations = orNone(irrigations);
     scenarios = orNone(scenarios);
     passes = orNone(passes);
+    records = orNone(records);
   }
 
   /** Lists that older plans do not have count as empty. */
@@ -37,7 +39,7 @@ public record Plan(
     return list == null ? List.of() : List.copyOf(list);
   }
 
-  /** A plan with no passes for light. */
+  /** A plan with no passes for light, of which nothing is written down yet. */
   public Plan(
       String name,
       PlanYear year,
@@ -60,6 +62,7 @@ public record Plan(
         dressings,
         irrigations,
         scenarios,
+        null,
         null);
   }
 
@@ -77,11 +80,11 @@ public record Plan(
     return with(p -> p.year = changed);
   }
 
-  Plan withSteps(List<FeedStep> changed) {
+  public Plan withSteps(List<FeedStep> changed) {
     return with(p -> p.steps = changed);
   }
 
-  Plan withClosings(List<Closing> changed) {
+  public Plan withClosings(List<Closing> changed) {
     return with(p -> p.closings = changed);
   }
 
@@ -109,8 +112,12 @@ public record Plan(
     return with(p -> p.scenarios = changed);
   }
 
-  Plan withPasses(List<LightPass> changed) {
+  public Plan withPasses(List<LightPass> changed) {
     return with(p -> p.passes = changed);
+  }
+
+  public Plan withRecords(List<StoreRecord> changed) {
+    return with(p -> p.records = changed);
   }
 
   private Plan with(Consumer<Parts> change) {
@@ -132,6 +139,7 @@ public record Plan(
     private List<Irrigation> irrigations;
     private List<Scenario> scenarios;
     private List<LightPass> passes;
+    private List<StoreRecord> records;
 
     Parts(Plan of) {
       name = of.name;
@@ -145,6 +153,7 @@ public record Plan(
       irrigations = of.irrigations;
       scenarios = of.scenarios;
       passes = of.passes;
+      records = of.records;
     }
 
     Plan plan() {
@@ -159,7 +168,8 @@ public record Plan(
           dressings,
           irrigations,
           scenarios,
-          passes);
+          passes,
+          records);
     }
   }
 }

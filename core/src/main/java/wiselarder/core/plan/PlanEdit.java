@@ -89,7 +89,14 @@ public sealed interface PlanEdit {
       p = p.withClosings(p.closings().stream().map(c -> withoutGroup(c, id)).toList());
       p = p.withPasses(p.passes().stream().filter(l -> !l.groupId().equals(id)).toList());
       p = p.withPurchases(p.purchases().stream().map(x -> withoutGroup(x, id)).toList());
-      Farm farm = b.farm().withGroups(without(b.farm().groups(), id, AnimalGroup::id, "group.id"));
+      List<AnimalGroup> left =
+          without(b.farm().groups(), id, AnimalGroup::id, "group.id").stream()
+              .map(g -> stays(g, id))
+              .toList();
+      p =
+          p.withRecords(
+              p.records().stream().map(r -> id.equals(r.groupId()) ? r.ofNobody() : r).toList());
+      Farm farm = b.farm().withGroups(left);
       return new FarmPlan(
           farm.withFields(farm.fields().stream().map(f -> f.withoutGroup(id)).toList()), p);
     }
@@ -127,7 +134,7 @@ public sealed interface PlanEdit {
     @Override
     public FarmPlan apply(FarmPlan b) {
       Plan p = b.plan();
-      p = p.withSteps(withoutSource(p.steps(), FeedStep.Kind.STORE, id));
+      p = withoutRecords(p.withSteps(withoutSource(p.steps(), FeedStep.Kind.STORE, id)), id);
       return new FarmPlan(b.farm().withLots(without(b.farm().lots(), id, Lot::id, "lot.id")), p);
     }
 
@@ -289,7 +296,9 @@ public sealed interface PlanEdit {
       List<Purchase> kept = without(p.purchases(), id, Purchase::id, "purchase.id");
       for (Purchase gone : p.purchases()) {
         if (gone.id().equals(id)) {
-          p = p.withSteps(withoutSource(p.steps(), FeedStep.Kind.STORE, gone.lot().id()));
+          String lotId = gone.lot().id();
+          p = p.withSteps(withoutSource(p.steps(), FeedStep.Kind.STORE, lotId));
+          p = withoutRecords(p, lotId);
         }
       }
       return new FarmPlan(b.farm(), p.withPurchases(kept));
@@ -471,6 +480,12 @@ public sealed interface PlanEdit {
     return kept;
   }
 
+  /** Animals that would have moved to a group that is gone stay where they are. */
+  private static AnimalGroup stays(AnimalGroup group, String gone) {
+    return group.withChanges(
+        group.changes().stream().filter(c -> !gone.equals(c.toGroupId())).toList());
+  }
+
   private static Closing withoutGroup(Closing c, String id) {
     List<String> left = c.grazedBy().stream().filter(g -> !g.equals(id)).toList();
     return new Closing(
@@ -482,10 +497,15 @@ public sealed interface PlanEdit {
     return new Purchase(p.id(), p.date(), p.lot(), left);
   }
 
+  private static Plan withoutRecords(Plan p, String lotId) {
+    return p.withRecords(p.records().stream().filter(r -> !r.lotId().equals(lotId)).toList());
+  }
+
   private static Plan withoutLots(Plan plan, List<HayCut> gone) {
     Plan p = plan;
     for (HayCut cut : gone) {
       p = p.withSteps(withoutSource(p.steps(), FeedStep.Kind.STORE, cut.lot().id()));
+      p = withoutRecords(p, cut.lot().id());
     }
     return p.withCuts(p.cuts().stream().filter(c -> !gone.contains(c)).toList());
   }
@@ -500,8 +520,7 @@ public sealed interface PlanEdit {
       }
       List<String> left = s.sourceIds().stream().filter(x -> !x.equals(id)).toList();
       if (!left.isEmpty()) {
-        changed.add(
-            new FeedStep(s.id(), s.groupId(), kind, left, s.fromInclusive(), s.toExclusive()));
+        changed.add(s.from(left));
       }
     }
     return changed;

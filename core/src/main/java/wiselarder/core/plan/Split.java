@@ -113,18 +113,7 @@ final class Split {
 
   private HayCut cut(HayCut c) {
     Lot l = c.lot();
-    Lot lot =
-        new Lot(
-            copyId(l.id()),
-            l.name(),
-            l.unitName(),
-            l.units(),
-            l.kgPerUnitAsFed(),
-            l.dmShare(),
-            l.storageMethodId(),
-            l.feedingMethodId(),
-            l.pricePerTonneAsFed(),
-            l.note());
+    Lot lot = l.like(copyId(l.id()), l.name(), l.units());
     return new HayCut(copyId(c.id()), newId, c.date(), c.harvestMethodId(), lot);
   }
 
@@ -139,7 +128,7 @@ final class Split {
         sources.add(copyId(source));
       }
     }
-    return new FeedStep(s.id(), s.groupId(), s.kind(), sources, s.fromInclusive(), s.toExclusive());
+    return s.from(sources);
   }
 
   private boolean cutHere(String lotId) {

@@ -7,7 +7,9 @@ import wiselarder.core.reference.CsvTable;
 
 /**
  * One way of making, storing or feeding, with the typical share of dry matter lost. Product
- * default; the table's low and high are about one standard deviation to each side.
+ * default; the table's low and high span about eight farms in ten.
+ *
+ * @param byGroupSize true where few mouths at one unit waste more
  */
 public record LossMethod(
     String id,
@@ -17,7 +19,13 @@ public record LossMethod(
     double lowShare,
     double highShare,
     Per per,
-    double tdnLossPoints) {
+    double tdnLossPoints,
+    boolean byGroupSize) {
+  /** A unit that lasts so long is fed with the typical loss; one that lasts longer with more. */
+  static final double TYPICAL_TO_DAYS = 4;
+
+  /** A unit that lasts so long is fed with the high loss. */
+  static final double HIGH_FROM_DAYS = 10;
 
   public enum Stage {
     HARVEST,
@@ -45,6 +53,20 @@ public record LossMethod(
     return per == Per.ONCE ? share : 0;
   }
 
+  /**
+   * Share lost at feeding when one unit lasts a group so many days: too few mouths waste more. The
+   * typical share up to four days, the high one from ten on, the line between. Assumption.
+   *
+   * @param days that one unit lasts: its dry matter over what the group eats in a day
+   */
+  public double shareWhenUnitLasts(double days) {
+    if (!byGroupSize) {
+      return share;
+    }
+    double late = (days - TYPICAL_TO_DAYS) / (HIGH_FROM_DAYS - TYPICAL_TO_DAYS);
+    return share + (highShare - share) * Math.max(0, Math.min(1, late));
+  }
+
   /** All methods of the product but the surcharge for damp hay, by id. */
   public static Map<String, LossMethod> loadAll() {
     return CsvTable.load("losses.csv", LossMethod::of).stream()
@@ -61,6 +83,7 @@ public record LossMethod(
         r.number("dm_loss_low", 0, 0.95),
         r.number("dm_loss_high", 0, 0.95),
         Per.valueOf(r.text("applies_per").toUpperCase(java.util.Locale.ROOT)),
-        r.number("quality_loss_tdn_points", 0, 30));
+        r.number("quality_loss_tdn_points", 0, 30),
+        r.number("by_group_size", 0, 1) == 1);
   }
 }

@@ -14,6 +14,9 @@ public final class WeatherYear {
   /** Snow falls and lies at a daily mean below this, deg C. */
   private static final double SNOW_BELOW_C = 0.0;
 
+  /** Snow that holds so much water lies all over. Assumption: some five centimetres of it. */
+  private static final double SNOW_COVER_MM = 5;
+
   /** Melt by each degree of daily mean above freezing, mm. Usual degree-day range 2 to 6. */
   private static final double MELT_MM_PER_DEGREE = 3.0;
 
@@ -38,6 +41,7 @@ public final class WeatherYear {
 
   private final boolean[] frostSeason;
   private final double[] reachesSoil;
+  private final boolean[] snowLies;
   private final int[] frostDays;
   private final double[] seedbed;
 
@@ -58,6 +62,7 @@ public final class WeatherYear {
     this.solar = solar;
     this.spread = spread;
     this.frostSeason = frostSeason;
+    this.snowLies = new boolean[tmin.length];
     this.reachesSoil = meltedRain();
     this.seedbed = seedbed();
     this.frostDays = new int[frostSeason.length];
@@ -124,6 +129,11 @@ public final class WeatherYear {
     return tmeanC(day) < SNOW_BELOW_C ? rain[day] : 0;
   }
 
+  /** True while snow lies, enough to be eaten. */
+  public boolean snowLies(int day) {
+    return snowLies[day];
+  }
+
   /** True from the first to the last killing frost of each winter. */
   public boolean frostSeason(int day) {
     return frostSeason[day];
@@ -163,6 +173,7 @@ public final class WeatherYear {
         snow -= melt;
         in[d] = rain[d] + melt;
       }
+      snowLies[d] = snow >= SNOW_COVER_MM;
     }
     return in;
   }

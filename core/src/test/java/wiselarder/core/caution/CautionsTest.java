@@ -104,7 +104,6 @@ class CautionsTest {
     "sudangrass, hz_young_sorghum",
     "cereal_rye, hz_grass_tetany",
     "forage_rape, hz_brassica_intro",
-    "kale, hz_birthing_on_crop",
     "pearl_millet, hz_treated_seed",
   })
   void aSownCropBringsItsCautionsFromTheDayItIsSown(String crop, String hazard) {

@@ -43,6 +43,9 @@ final class CsvList<T extends Record> {
   private final Function<T, String> id;
   private final Function<T, String> name;
 
+  /** Columns that together name an item as {@link #name} does. */
+  private final List<String> named;
+
   /**
    * @param blank a new item's members that a file need not give, as JSON
    */
@@ -52,6 +55,20 @@ final class CsvList<T extends Record> {
       String blank,
       Function<T, String> id,
       Function<T, String> name) {
+    this(type, columns, blank, id, name, List.of("name"));
+  }
+
+  /**
+   * @param named columns that together say which item a row without an id means
+   */
+  CsvList(
+      Class<T> type,
+      List<CsvColumn> columns,
+      String blank,
+      Function<T, String> id,
+      Function<T, String> name,
+      List<String> named) {
+    this.named = named;
     this.type = type;
     this.columns = columns;
     this.blank = blank;
@@ -137,8 +154,10 @@ final class CsvList<T extends Record> {
                         ", ", columns.stream().map(c -> c.header(UnitSystem.METRIC)).toList())));
       }
     }
-    if (known.values().stream().noneMatch(h -> h.column.name().equals("name"))) {
-      problems.add(new Problem(1, "name", "the column name is missing"));
+    for (String needed : named) {
+      if (known.values().stream().noneMatch(h -> h.column.name().equals(needed))) {
+        problems.add(new Problem(1, needed, "the column %s is missing".formatted(needed)));
+      }
     }
     return known;
   }
@@ -178,7 +197,7 @@ final class CsvList<T extends Record> {
   /** The item with the row's id or name, or a blank one with an id of its own. */
   private ObjectNode start(Map<CsvColumn, JsonNode> cells, List<T> there, Set<String> ids) {
     String givenId = cell(cells, "id");
-    String givenName = cell(cells, "name");
+    String givenName = String.join(" ", named.stream().map(column -> cell(cells, column)).toList());
     Optional<T> same =
         there.stream()
             .filter(
@@ -232,6 +251,12 @@ final class CsvList<T extends Record> {
     String[] members = c.path().split("\\.");
     ObjectNode node = tree;
     for (int i = 0; i < members.length - 1; i++) {
+      if (!(node.get(members[i]) instanceof ObjectNode)) {
+        if (value.isNull()) {
+          return; // nothing is stated of it, and nothing is now
+        }
+        node.set(members[i], PlanFile.MAPPER.createObjectNode());
+      }
       node = (ObjectNode) node.get(members[i]);
     }
     String last = members[members.length - 1];
@@ -262,7 +287,11 @@ final class CsvList<T extends Record> {
           "youngPerDam",
           "weightKg",
           "kgPerUnitAsFed",
-          "dmShare");
+          "dmShare",
+          "keeping.windKmPerHour",
+          "keeping.walkKmPerDay",
+          "keeping.deathsPerYearShare",
+          "reserve.units");
 
   /** A refusal at the row's column, what is accepted in the unit the file is written in. */
   private Problem problem(CSVRecord row, Map<String, Heading> headings, Refused r) {

@@ -13,6 +13,12 @@ enum CsvUnit {
   RATE("_kg_per_ha_day", 1, "_lb_per_ac_day", Units.KG_PER_LB / Units.HA_PER_ACRE),
   PER_DAY("_kg_per_day", 1, "_lb_per_day", Units.KG_PER_LB),
   PERCENT("_pct", 0.01, "_pct", 0.01),
+  LENGTH("_m", 1, "_ft", 0.3048),
+  DEPTH("_cm", 1, "_in", 2.54),
+  DENSITY("_kg_per_m3", 1, "_lb_per_ft3", 16.018463),
+  WIND("_km_per_hour", 1, "_mi_per_hour", 1.609344),
+  WALK("_km_per_day", 1, "_mi_per_day", 1.609344),
+  PARTS("_pct", 1, "_pct", 1),
   PRICE("_per_t", 1, "_per_ton", 1000 / (2000 * Units.KG_PER_LB));
 
   private final String metric;

@@ -36,11 +36,13 @@ public final class FarmFile {
 
   /**
    * Version 2 lacks soils, sowings, dressings, irrigations and scenarios, version 3 the map, how
-   * fields lie, own forages, machines and light passes: none of them.
+   * fields lie, own forages, machines and light passes, version 4 comings and goings, keeping,
+   * condition, what lots come from, their size, reserves and tests, and records of the store: none
+   * of them.
    */
   static final int OLDEST = 2;
 
-  static final int VERSION = 4;
+  static final int VERSION = 5;
 
   /** More plans than this in one file is a mistake. */
   public static final int MOST_PLANS = 50;

@@ -1,5 +1,6 @@
 package wiselarder.server.file;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -12,16 +13,24 @@ import wiselarder.core.plan.Farm.UnitSystem;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.PlanEdit;
+import wiselarder.core.quantity.Check;
+import wiselarder.core.store.FeedTest;
 import wiselarder.core.store.LossMethod;
 import wiselarder.core.store.Lot;
+import wiselarder.core.store.Origin;
 
-/** Fields, groups and lots as CSV files, out and in. docs/formats.md lists their columns. */
+/**
+ * Fields, groups, lots and reports on lots as CSV files, out and in. docs/formats.md lists their
+ * columns.
+ */
 public final class Lists {
   /** Which list. */
   public enum Kind {
     FIELDS,
     GROUPS,
-    LOTS
+    LOTS,
+    /** Reports on lots. */
+    TESTS
   }
 
   /** What is wrong in a row; row 1 is the header. */
@@ -47,6 +56,7 @@ public final class Lists {
       case FIELDS -> fields.write(plan.farm().fields(), system);
       case GROUPS -> groups.write(plan.farm().groups(), system);
       case LOTS -> lots.write(plan.farm().lots(), system);
+      case TESTS -> testList(plan).write(tests(plan), system);
     };
   }
 
@@ -74,7 +84,118 @@ public final class Lists {
         yield done(
             read.items().stream().map(l -> (PlanEdit) new PlanEdit.PutLot(l)).toList(), read);
       }
+      case TESTS -> {
+        CsvList.Read<TestRow> read = testList(plan).read(csv, tests(plan));
+        Map<String, Lot> changed = new java.util.LinkedHashMap<>();
+        plan.farm().lots().forEach(l -> changed.put(l.id(), l));
+        List<PlanEdit> edits = new ArrayList<>();
+        for (TestRow row : read.items()) {
+          changed.computeIfPresent(row.lotId, (id, lot) -> lot.withTest(row.test()));
+        }
+        plan.farm().lots().stream()
+            .filter(l -> !changed.get(l.id()).equals(l))
+            .forEach(l -> edits.add(new PlanEdit.PutLot(changed.get(l.id()))));
+        yield done(edits, read);
+      }
     };
+  }
+
+  /** One report with the lot it is of. */
+  record TestRow(
+      String id,
+      String lotId,
+      LocalDate sampledOn,
+      LocalDate reportedOn,
+      String laboratory,
+      Double dmShare,
+      Double proteinPct,
+      Double tdnPct,
+      Double fibrePct,
+      Double calciumPct,
+      Double phosphorusPct,
+      Double nitratePct) {
+    TestRow {
+      Check.present("test.sampledOn", sampledOn);
+      reportedOn = reportedOn == null ? sampledOn : reportedOn;
+      new FeedTest(
+          id,
+          sampledOn,
+          reportedOn,
+          laboratory,
+          dmShare,
+          proteinPct,
+          tdnPct,
+          fibrePct,
+          calciumPct,
+          phosphorusPct,
+          nitratePct);
+    }
+
+    static TestRow of(Lot lot, FeedTest t) {
+      return new TestRow(
+          t.id(),
+          lot.id(),
+          t.sampledOn(),
+          t.reportedOn(),
+          t.laboratory(),
+          t.dmShare(),
+          t.proteinPct(),
+          t.tdnPct(),
+          t.fibrePct(),
+          t.calciumPct(),
+          t.phosphorusPct(),
+          t.nitratePct());
+    }
+
+    FeedTest test() {
+      return new FeedTest(
+          id,
+          sampledOn,
+          reportedOn,
+          laboratory,
+          dmShare,
+          proteinPct,
+          tdnPct,
+          fibrePct,
+          calciumPct,
+          phosphorusPct,
+          nitratePct);
+    }
+  }
+
+  private static List<TestRow> tests(FarmPlan plan) {
+    return plan.farm().lots().stream()
+        .flatMap(l -> l.tests().stream().map(t -> TestRow.of(l, t)))
+        .toList();
+  }
+
+  private static CsvList<TestRow> testList(FarmPlan plan) {
+    Map<String, String> lots = new TreeMap<>();
+    plan.farm().lots().forEach(l -> choice(lots, l.id(), l.name()));
+    List<CsvColumn> columns =
+        List.of(
+            CsvColumn.of("id", CsvColumn.Kind.TEXT, "id"),
+            CsvColumn.choice("lot", "lotId", lots),
+            CsvColumn.of("sampled_on", CsvColumn.Kind.DATE, "sampledOn"),
+            CsvColumn.of("reported_on", CsvColumn.Kind.DATE, "reportedOn"),
+            CsvColumn.of("laboratory", CsvColumn.Kind.TEXT, "laboratory"),
+            CsvColumn.number("dry_matter", CsvUnit.PERCENT, "dmShare"),
+            CsvColumn.number("protein", CsvUnit.PARTS, "proteinPct"),
+            CsvColumn.number("tdn", CsvUnit.PARTS, "tdnPct"),
+            CsvColumn.number("ndf", CsvUnit.PARTS, "fibrePct"),
+            CsvColumn.number("calcium", CsvUnit.PARTS, "calciumPct"),
+            CsvColumn.number("phosphorus", CsvUnit.PARTS, "phosphorusPct"),
+            CsvColumn.number("nitrate_no3", CsvUnit.PARTS, "nitratePct"));
+    return new CsvList<>(
+        TestRow.class,
+        columns,
+        """
+        {"id": null, "lotId": null, "sampledOn": null, "reportedOn": null, "laboratory": "",
+         "dmShare": null, "proteinPct": null, "tdnPct": null, "fibrePct": null,
+         "calciumPct": null, "phosphorusPct": null, "nitratePct": null}""",
+        TestRow::id,
+        t -> t.lotId + " " + t.sampledOn,
+        List.of("lot", "sampled_on"));
   }
 
   private static Read done(List<PlanEdit> edits, CsvList.Read<?> read) {
@@ -128,6 +249,8 @@ public final class Lists {
   private static CsvList<AnimalGroup> groupList(Catalogue catalogue) {
     Map<String, String> kinds = new TreeMap<>();
     catalogue.herd().kinds().forEach(k -> choice(kinds, k, k.replace('/', ' ').replace('_', ' ')));
+    Map<String, String> shelters =
+        Map.of("housed", "HOUSED", "sheltered", "SHELTERED", "open", "OPEN");
     List<CsvColumn> columns =
         List.of(
             CsvColumn.of("id", CsvColumn.Kind.TEXT, "id"),
@@ -143,7 +266,14 @@ public final class Lists {
             CsvColumn.of("weaning", CsvColumn.Kind.DAY_OF_YEAR, "weaning"),
             CsvColumn.of("young_leave", CsvColumn.Kind.DAY_OF_YEAR, "youngLeave"),
             CsvColumn.of("here_from", CsvColumn.Kind.DATE, "fromInclusive"),
-            CsvColumn.of("here_to_last_day", CsvColumn.Kind.LAST_DAY, "toExclusive"));
+            CsvColumn.of("here_to_last_day", CsvColumn.Kind.LAST_DAY, "toExclusive"),
+            CsvColumn.of("by_energy", CsvColumn.Kind.YES_NO, "keeping.byEnergy"),
+            CsvColumn.choice("shelter", "keeping.shelter", shelters),
+            CsvColumn.number("wind", CsvUnit.WIND, "keeping.windKmPerHour"),
+            CsvColumn.number("extra_walk", CsvUnit.WALK, "keeping.walkKmPerDay"),
+            CsvColumn.number("deaths_a_year", CsvUnit.PERCENT, "keeping.deathsPerYearShare"),
+            CsvColumn.number("condition_floor", CsvUnit.NONE, "keeping.conditionFloor"),
+            CsvColumn.of("snow_as_water", CsvColumn.Kind.YES_NO, "keeping.snowAsWater"));
     return new CsvList<>(
         AnimalGroup.class,
         columns,
@@ -151,12 +281,20 @@ public final class Lists {
         {"id": null, "name": null, "kind": null, "head": null, "weightKg": null, "gainKgPerDay": 0,
          "flatIntakeKgPerHeadDay": null, "birthStart": null, "birthSpreadDays": 60,
          "youngPerDam": 0, "weaning": null, "youngLeave": null, "fromInclusive": null,
-         "toExclusive": null}""",
+         "toExclusive": null, "changes": [], "scores": [], "keeping": {"byEnergy": false,
+          "shelter": "SHELTERED", "windKmPerHour": 0, "walkKmPerDay": 0, "deathsPerYearShare": 0,
+          "conditionFloor": null, "snowAsWater": false}}""",
         AnimalGroup::id,
         AnimalGroup::name);
   }
 
   private static CsvList<Lot> lotList(Catalogue catalogue) {
+    Map<String, String> feeds = new TreeMap<>();
+    catalogue.storedFeeds().forEach(f -> choice(feeds, f.id(), f.name()));
+    Map<String, String> wraps = new TreeMap<>();
+    for (Origin.Wrap w : Origin.Wrap.values()) {
+      choice(wraps, w.name(), w.name().replace('_', ' '));
+    }
     List<CsvColumn> columns =
         List.of(
             CsvColumn.of("id", CsvColumn.Kind.TEXT, "id"),
@@ -169,14 +307,32 @@ public final class Lists {
                 "stored", "storageMethodId", ways(catalogue, LossMethod.Stage.STORAGE)),
             CsvColumn.choice("fed", "feedingMethodId", ways(catalogue, LossMethod.Stage.FEEDING)),
             CsvColumn.number("price", CsvUnit.PRICE, "pricePerTonneAsFed"),
-            CsvColumn.of("note", CsvColumn.Kind.TEXT, "note"));
+            CsvColumn.of("note", CsvColumn.Kind.TEXT, "note"),
+            CsvColumn.choice("feed", "origin.feedId", feeds),
+            CsvColumn.of("cut_on", CsvColumn.Kind.DATE, "origin.cutOn"),
+            CsvColumn.choice("wrap", "origin.wrap", wraps),
+            CsvColumn.of("place", CsvColumn.Kind.TEXT, "origin.place"),
+            CsvColumn.of("movable", CsvColumn.Kind.YES_NO, "origin.movable"),
+            CsvColumn.number("making_per_unit", CsvUnit.NONE, "origin.makingPerUnit"),
+            CsvColumn.number("hauling_per_unit", CsvUnit.NONE, "origin.haulingPerUnit"),
+            CsvColumn.number("diameter", CsvUnit.LENGTH, "size.diameterM"),
+            CsvColumn.number("width", CsvUnit.LENGTH, "size.widthM"),
+            CsvColumn.number("length", CsvUnit.LENGTH, "size.lengthM"),
+            CsvColumn.number("height", CsvUnit.LENGTH, "size.heightM"),
+            CsvColumn.number("density", CsvUnit.DENSITY, "size.densityKgPerM3"),
+            CsvColumn.number("rind", CsvUnit.DEPTH, "size.rindCm"),
+            CsvColumn.of("kept_back_units", CsvColumn.Kind.WHOLE, "reserve.units"),
+            CsvColumn.of("kept_back_for_from", CsvColumn.Kind.DAY_OF_YEAR, "reserve.fromInclusive"),
+            CsvColumn.of("kept_back_for_to", CsvColumn.Kind.DAY_OF_YEAR, "reserve.toExclusive"));
     return new CsvList<>(
         Lot.class,
         columns,
         """
         {"id": null, "name": null, "unitName": "round bale", "units": null, "kgPerUnitAsFed": null,
          "dmShare": 0.87, "storageMethodId": "s_barn", "feedingMethodId": "f_ring_open",
-         "pricePerTonneAsFed": null, "note": ""}""",
+         "pricePerTonneAsFed": null, "note": "", "size": null, "reserve": null, "tests": [],
+         "origin": {"feedId": null, "cutOn": null, "wrap": "NOT_SAID", "place": "",
+          "movable": true, "makingPerUnit": null, "haulingPerUnit": null}}""",
         Lot::id,
         Lot::name);
   }

@@ -6,11 +6,13 @@ import java.util.List;
 import java.util.TreeMap;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.QualityTable;
+import wiselarder.core.herd.BodyCondition;
 import wiselarder.core.land.BufferRule;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.Farm;
 import wiselarder.core.store.PackageSize;
 import wiselarder.core.store.StoredFeed;
+import wiselarder.core.store.UnitSize;
 
 /** What forms offer: the product's tables, named. */
 public record CatalogueView(
@@ -18,7 +20,7 @@ public record CatalogueView(
     List<ForageView> forages,
     List<KindView> kinds,
     List<LossView> losses,
-    List<PackageSize> packages,
+    List<PackageView> packages,
     List<StoredFeed> storedFeeds,
     List<BufferRule> buffers) {
 
@@ -96,7 +98,35 @@ public record CatalogueView(
       boolean dam,
       int weaningDayDefault,
       double defaultWeightKg,
-      double defaultGainKgPerDay) {}
+      double defaultGainKgPerDay,
+      BodyCondition scale) {}
+
+  /** A common unit; {@code size} null for what is no bale. */
+  public record PackageView(
+      String id,
+      String name,
+      String shape,
+      double volumeM3,
+      double lowKg,
+      double typicalKg,
+      double highKg,
+      double densityKgPerM3,
+      double rindCm,
+      UnitSize size) {}
+
+  private static PackageView size(PackageSize p) {
+    return new PackageView(
+        p.id(),
+        p.name(),
+        p.shape(),
+        p.volumeM3(),
+        p.lowKg(),
+        p.typicalKg(),
+        p.highKg(),
+        p.densityKgPerM3(),
+        p.rindCm(),
+        p.size());
+  }
 
   public record LossView(
       String id, String stage, String name, double share, double lowShare, double highShare) {}
@@ -119,7 +149,8 @@ public record CatalogueView(
                         c.herd().isDam(k),
                         c.herd().weaningDayDefault(k),
                         c.herd().defaultWeightKg(k),
-                        c.herd().defaultGainKgPerDay(k)))
+                        c.herd().defaultGainKgPerDay(k),
+                        BodyCondition.of(k)))
             .toList(),
         c.losses().values().stream()
             .map(
@@ -128,7 +159,7 @@ public record CatalogueView(
                         m.id(), m.stage().name(), m.name(), m.share(), m.lowShare(), m.highShare()))
             .sorted(Comparator.comparing(LossView::name))
             .toList(),
-        c.packages(),
+        c.packages().stream().map(CatalogueView::size).toList(),
         c.storedFeeds(),
         c.buffers());
   }

@@ -41,7 +41,8 @@ class OpenApiConfig {
                   "outline")),
           Map.entry("Farm", Set.of("machines", "grid")),
           Map.entry("Settings", Set.of("machines", "grid")),
-          Map.entry("Lie", Set.of("slopeDeg", "distanceM", "soilTest")),
+          Map.entry(
+              "Lie", Set.of("slopeDeg", "distanceM", "soilTest", "waterLPerDay", "waterCostPerM3")),
           Map.entry("SoilTest", Set.of("ph", "phosphorusMgPerKg", "potassiumMgPerKg")),
           Map.entry(
               "Figures",
@@ -63,7 +64,37 @@ class OpenApiConfig {
                   "droughtHold",
                   "winterHardyC",
                   "annualTypicalKgPerHa")),
-          Map.entry("LotYear", Set.of("proteinPct", "tdnPct", "fibrePct", "ripeness")),
+          Map.entry("LotYear", Set.of("weighedErrorKg", "ripeness", "cost", "atMost")),
+          Map.entry("FieldWater", Set.of("supplyL", "haulingCost")),
+          Map.entry("WeaningView", Set.of("scoreAtBirth")),
+          Map.entry("HaySheet", Set.of("all")),
+          Map.entry("Sent", Set.of("report")),
+          Map.entry("PackageView", Set.of("size")),
+          Map.entry("HeadChange", Set.of("untilExclusive", "toGroupId", "moneyPerHead")),
+          Map.entry("Keeping", Set.of("conditionFloor")),
+          Map.entry("ConditionScore", Set.of("weightKg")),
+          Map.entry("Origin", Set.of("feedId", "cutOn", "makingPerUnit", "haulingPerUnit")),
+          Map.entry(
+              "UnitSize",
+              Set.of(
+                  "packageId",
+                  "diameterM",
+                  "widthM",
+                  "lengthM",
+                  "heightM",
+                  "densityKgPerM3",
+                  "rindCm")),
+          Map.entry(
+              "FeedTest",
+              Set.of(
+                  "dmShare",
+                  "proteinPct",
+                  "tdnPct",
+                  "fibrePct",
+                  "calciumPct",
+                  "phosphorusPct",
+                  "nitratePct")),
+          Map.entry("StoreRecord", Set.of("groupId")),
           Map.entry("GrownRow", Set.of("proteinPct", "tdnPct", "cutProteinPct", "cutTdnPct")),
           Map.entry("ReturnView", Set.of("costPerKgGain")),
           Map.entry("EnoughView", Set.of("tdnNeedPct", "proteinNeedPct")),
@@ -95,14 +126,14 @@ class OpenApiConfig {
                   "youngLeave",
                   "fromInclusive",
                   "toExclusive")),
-          Map.entry("Lot", Set.of("pricePerTonneAsFed")),
-          Map.entry("FeedStep", Set.of("fromInclusive", "toExclusive")),
+          Map.entry("Lot", Set.of("pricePerTonneAsFed", "size", "reserve")),
+          Map.entry("FeedStep", Set.of("fromInclusive", "toExclusive", "mostShare")),
           Map.entry("Closing", Set.of("grazeUntilExclusive")),
           Map.entry("LeverView", Set.of("cost")),
           Map.entry("PlanView", Set.of("undo", "redo")),
           Map.entry("Session", Set.of("who")),
           Map.entry("EditRequest", Set.of("onTopOf")),
-          Map.entry("CautionView", Set.of("groupId")));
+          Map.entry("CautionView", Set.of("fieldId", "groupId", "lotId")));
 
   @Bean
   OpenApiCustomizer requiredMembers() {

@@ -13,14 +13,12 @@ import wiselarder.core.balance.YearBalance;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.caution.Caution;
 import wiselarder.core.closing.Engine;
+import wiselarder.core.cost.FeedCosts;
 import wiselarder.core.gap.Gap;
-import wiselarder.core.herd.AnimalGroup;
-import wiselarder.core.herd.GroupYear;
 import wiselarder.core.land.Field;
 import wiselarder.core.plan.Doubt;
 import wiselarder.core.plan.Doubts;
 import wiselarder.core.plan.FarmPlan;
-import wiselarder.core.store.Lot;
 import wiselarder.core.weather.Climate;
 import wiselarder.core.weather.WeatherYear;
 
@@ -40,8 +38,10 @@ public record YearView(
     double[] bareKg,
     double[] storeKg,
     List<FieldYear> fields,
-    List<GroupCurve> groups,
-    List<LotYear> lots,
+    List<HerdView.GroupCurve> groups,
+    List<StoreView.LotYear> lots,
+    CostView costs,
+    List<HerdView.FieldWater> water,
     List<LedgerLine> ledger,
     LedgerLine total,
     List<Gap> gaps,
@@ -107,37 +107,6 @@ public record YearView(
       double weatheredKg,
       double cutKg) {}
 
-  /**
-   * One group's need, the day windows of its births and weanings, and what the feed it grazed was
-   * worth each day, in percent of DM; -1 where it grazed nothing.
-   */
-  public record GroupCurve(
-      String id,
-      double[] needKg,
-      List<int[]> births,
-      List<Integer> weanings,
-      int[] grazedProteinPercent,
-      int[] grazedTdnPercent,
-      int[] grazedFibrePercent) {}
-
-  /**
-   * One lot's level at the end of each day; what it is worth where it was cut in the plan, else
-   * null.
-   */
-  public record LotYear(
-      String id,
-      String name,
-      String unitName,
-      String origin,
-      int[] levelKg,
-      int[] units,
-      double eatenKg,
-      int opened,
-      Double proteinPct,
-      Double tdnPct,
-      Double fibrePct,
-      Double ripeness) {}
-
   /** One line of the ledger; days half-open; store at the end of the last day. */
   public record LedgerLine(
       String month,
@@ -153,7 +122,7 @@ public record YearView(
       double storeKg,
       int unitsOpened) {}
 
-  /** A caution with the day window it holds in. */
+  /** A caution with the day window it holds in; on a field, a lot, or neither. */
   public record CautionView(
       String hazardId,
       String title,
@@ -162,6 +131,7 @@ public record YearView(
       String whoToAsk,
       String fieldId,
       String groupId,
+      String lotId,
       int fromDay,
       int toDay,
       boolean blocks) {}
@@ -184,6 +154,7 @@ public record YearView(
   static YearView of(FarmPlan stated, Engine engine) {
     YearBalance b = engine.simulate(stated);
     Climate climate = engine.catalogue().climate(stated.farm().climateId());
+    FeedCosts costs = FeedCosts.of(b, engine.catalogue());
     return new YearView(
         engine.season().key(),
         b.year().start(),
@@ -196,8 +167,10 @@ public record YearView(
         daily(b, b::bareKg),
         daily(b, d -> storeKg(b, d)),
         fields(b),
-        groups(b),
-        lots(b),
+        HerdView.groups(b, costs),
+        StoreView.lots(b, engine.catalogue()),
+        CostView.of(b, costs),
+        HerdView.water(b),
         Ledger.months(b).stream().map(l -> line(l.month().toString(), l)).toList(),
         line("", Ledger.total(b)),
         engine.gaps(b),
@@ -282,11 +255,11 @@ public record YearView(
     return views;
   }
 
-  private static double orNone(double value) {
+  static double orNone(double value) {
     return Double.isNaN(value) ? -1 : value;
   }
 
-  private static Double orNull(double value) {
+  static Double orNull(double value) {
     return Double.isNaN(value) ? null : value;
   }
 
@@ -298,7 +271,7 @@ public record YearView(
     return kg;
   }
 
-  private static double[] daily(YearBalance b, IntToDoubleFunction value) {
+  static double[] daily(YearBalance b, IntToDoubleFunction value) {
     double[] out = new double[b.days()];
     for (int d = 0; d < out.length; d++) {
       out[d] = Math.round(value.applyAsDouble(d) * 1000) / 1000.0;
@@ -306,7 +279,7 @@ public record YearView(
     return out;
   }
 
-  private static int[] whole(YearBalance b, IntToDoubleFunction value) {
+  static int[] whole(YearBalance b, IntToDoubleFunction value) {
     int[] out = new int[b.days()];
     for (int d = 0; d < out.length; d++) {
       out[d] = (int) Math.round(value.applyAsDouble(d));
@@ -314,7 +287,7 @@ public record YearView(
     return out;
   }
 
-  private static double sum(YearBalance b, IntToDoubleFunction value) {
+  static double sum(YearBalance b, IntToDoubleFunction value) {
     double sum = 0;
     for (int d = 0; d < b.days(); d++) {
       sum += value.applyAsDouble(d);
@@ -350,51 +323,6 @@ public record YearView(
     return views;
   }
 
-  private static List<GroupCurve> groups(YearBalance b) {
-    List<GroupCurve> views = new ArrayList<>();
-    List<AnimalGroup> groups = b.stated().farm().groups();
-    for (int i = 0; i < groups.size(); i++) {
-      int g = i;
-      GroupYear year = b.resolved().groupYear(g);
-      views.add(
-          new GroupCurve(
-              groups.get(g).id(),
-              daily(b, d -> b.needKg(g, d)),
-              year.births(),
-              year.weanings(),
-              whole(b, d -> orNone(b.grazedProteinPct(g, d))),
-              whole(b, d -> orNone(b.grazedTdnPct(g, d))),
-              whole(b, d -> orNone(b.grazedFibrePct(g, d)))));
-    }
-    return views;
-  }
-
-  private static List<LotYear> lots(YearBalance b) {
-    List<LotYear> views = new ArrayList<>();
-    List<Lot> lots = b.stated().allLots();
-    int own = b.stated().farm().lots().size();
-    int cut = own + b.stated().plan().cuts().size();
-    for (int i = 0; i < lots.size(); i++) {
-      int l = i;
-      Lot lot = lots.get(l);
-      views.add(
-          new LotYear(
-              lot.id(),
-              lot.name(),
-              lot.unitName(),
-              l < own ? "STORE" : l < cut ? "CUT" : "BOUGHT",
-              whole(b, d -> b.lotKg(l, d)),
-              whole(b, d -> b.lotUnits(l, d)),
-              sum(b, d -> b.lotEatenKg(l, d)),
-              (int) sum(b, d -> b.lotOpened(l, d)),
-              orNull(b.lotProteinPct(l)),
-              orNull(b.lotTdnPct(l)),
-              orNull(b.lotFibrePct(l)),
-              Double.isNaN(b.lotTdnPct(l)) ? null : b.lotRipeness(l)));
-    }
-    return views;
-  }
-
   private static LedgerLine line(String month, Ledger.Line l) {
     return new LedgerLine(
         month,
@@ -420,6 +348,7 @@ public record YearView(
         c.hazard().whoToAsk(),
         c.fieldId(),
         c.groupId(),
+        c.lotId(),
         c.fromDay(),
         c.toDay(),
         c.blocks());

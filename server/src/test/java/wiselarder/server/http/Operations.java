@@ -16,6 +16,7 @@ final class Operations {
     NOBODY,
     SIGN_IN,
     READER,
+    HELPER,
     PLANNER,
     OWNER
   }
@@ -50,6 +51,13 @@ final class Operations {
       {"type": "FeatureCollection", "features": [{"type": "Feature",
        "properties": {"name": "Saddle"}, "geometry": {"type": "Polygon", "coordinates":
         [[[-40, 36.9], [-39.998, 36.9], [-39.998, 36.902], [-40, 36.9]]]}}]}""";
+
+  private static final String QUICK =
+      """
+      {"farmName": "Ten", "climateId": "transition_humid", "units": "METRIC", "currency": "EUR",
+       "kind": "beef/cow", "head": 10, "weightKg": 550, "from": "2027-11-15", "to": "2028-04-14",
+       "packageId": "rb_150x120_net", "kgPerUnitAsFed": 365, "storageMethodId": "s_barn",
+       "feedingMethodId": "f_ring_open"}""";
 
   /** Every operation of the API. One that is missing here fails the test. */
   static final Map<String, Call> CALLS = new TreeMap<>();
@@ -129,6 +137,18 @@ final class Operations {
             {"stands": [{"forageId": "fescue_white_clover", "nitrogenKgPerHa": 0, "costPerHa": 20}],
              "terms": {"weightKg": 300, "nitrogenPricePerKg": 1, "valuePerKgGain": 3,
               "costShare": 0}}"""));
+    CALLS.put("GET /api/plans/{id}/hay-sum", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/supplement", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/selling", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/weaning", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/samples", bare(Needs.READER));
+    CALLS.put(
+        "POST /api/plans/{id}/samples",
+        json(Needs.HELPER, "{\"lotId\": \"fescue-rounds\", \"sampledOn\": \"2027-09-10\"}"));
+    CALLS.put(
+        "POST /api/plans/{id}/samples/{sample}/take", json(Needs.PLANNER, "{\"revision\": 1}"));
+    CALLS.put("POST /api/hay-sum", json(Needs.SIGN_IN, QUICK));
+    CALLS.put("POST /api/farms/quick", json(Needs.SIGN_IN, QUICK));
     CALLS.put("GET /api/plans/{id}/map", bare(Needs.READER));
     CALLS.put("POST /api/plans/{id}/map/preview", json(Needs.READER, MAP));
     CALLS.put("POST /api/plans/{id}/map", json(Needs.PLANNER, MAP));

@@ -3,6 +3,7 @@ package wiselarder.server.http;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -20,6 +21,7 @@ import wiselarder.server.farm.Farms;
 import wiselarder.server.farm.Invitations;
 import wiselarder.server.http.Operations.Call;
 import wiselarder.server.http.Operations.Needs;
+import wiselarder.server.laboratory.Samples;
 import wiselarder.server.people.People;
 import wiselarder.server.people.Person;
 import wiselarder.server.people.Role;
@@ -148,6 +150,7 @@ class RolesTest {
     private final String plan;
     private final long member;
     private final String record;
+    private final String sample;
 
     Ground() {
       this(new Cast());
@@ -161,6 +164,10 @@ class RolesTest {
       farm = made.farm();
       plan = made.plan();
       record = App.bean(FarmWeather.class).add(plan, person, A_DAY);
+      sample =
+          App.bean(Samples.class)
+              .send(plan, person, "fescue-rounds", LocalDate.of(2027, 9, 10))
+              .id();
       letIn(cast.cleo, Role.READER);
     }
 
@@ -181,12 +188,16 @@ class RolesTest {
               .replace("{invitation}", Long.toString(open))
               .replace("{token}", token)
               .replace("{record}", record)
+              .replace("{sample}", sample)
               .replace("{revision}", "1")
               .replace("{kind}", "FIELDS");
       String query =
           switch (operation) {
             case "GET /api/plans/{id}/levers" -> "?gap=0";
             case "GET /api/plans/{id}/ledger" -> "?format=CSV";
+            case "GET /api/plans/{id}/hay-sum" -> "?lotId=fescue-rounds";
+            case "GET /api/plans/{id}/selling" -> "?on=2027-12-01";
+            case "GET /api/plans/{id}/weaning" -> "?groupId=cows";
             case "POST /api/plans/{id}/file", "POST /api/plans/{id}/lists/{kind}" -> "?revision=1";
             case "POST /api/plans/{id}/map" -> "?revision=1&forageId=timothy";
             case "POST /api/plans/{id}/map/preview" -> "?forageId=timothy";

@@ -1,0 +1,157 @@
+package wiselarder.core.balance;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import wiselarder.core.balance.ResolvedPlan.LotPlan;
+import wiselarder.core.balance.ResolvedPlan.LotRecords;
+import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.caution.Caution;
+import wiselarder.core.herd.AnimalGroup;
+import wiselarder.core.herd.Water;
+import wiselarder.core.plan.Catalogue;
+import wiselarder.core.plan.HayCut;
+import wiselarder.core.plan.Purchase;
+import wiselarder.core.plan.StoreRecord;
+import wiselarder.core.store.FeedTest;
+import wiselarder.core.store.FeedWorth;
+import wiselarder.core.store.LossMethod;
+import wiselarder.core.store.Lot;
+import wiselarder.core.store.Reserve;
+import wiselarder.core.store.StoredFeed;
+
+/** Lots as stated against the tables: losses, worth, what is kept back and written down. */
+final class LotResolver {
+  /** Most of the diet of feed whose nitrate asks for mixing. */
+  private static final double NITRATE_MIXED_SHARE = 0.5;
+
+  private final ResolvedPlan plan;
+  private final Catalogue catalogue;
+  private final PlanYear year;
+  private final Map<String, StoredFeed> feeds;
+  private final List<LotPlan> resolved = new ArrayList<>();
+
+  LotResolver(ResolvedPlan plan, Catalogue catalogue) {
+    this.plan = plan;
+    this.catalogue = catalogue;
+    this.year = plan.year;
+    this.feeds =
+        catalogue.storedFeeds().stream()
+            .collect(Collectors.toMap(StoredFeed::id, Function.identity()));
+  }
+
+  LotPlan[] resolve(Map<String, Integer> index) {
+    for (Lot lot : plan.stated.farm().lots()) {
+      add(lot, 0);
+    }
+    for (HayCut cut : plan.stated.plan().cuts()) {
+      LotPlan l = add(cut.lot(), year.day(cut.date()));
+      l.units = 0;
+      l.fromCut = true;
+    }
+    for (Purchase purchase : plan.stated.plan().purchases()) {
+      add(purchase.lot(), year.day(purchase.date())).bought = true;
+    }
+    for (int l = 0; l < resolved.size(); l++) {
+      index.put(resolved.get(l).lot.id(), l);
+    }
+    plan.stated.plan().records().forEach(r -> record(r, resolved.get(index.get(r.lotId()))));
+    return resolved.toArray(LotPlan[]::new);
+  }
+
+  private LotPlan add(Lot lot, int arrives) {
+    LossMethod storage =
+        catalogue.loss("lot.storageMethodId", lot.storageMethodId(), LossMethod.Stage.STORAGE);
+    LotPlan l = new LotPlan();
+    l.lot = lot;
+    l.units = lot.units();
+    l.kgPerUnit = lot.kgDmPerUnit();
+    boolean rind = lot.size() != null && lot.size().rindCm() != null;
+    // rind and the way of storing are two views of one loss: one of them is applied
+    l.keptPerDay = rind ? 1 : storage.keptPerDay();
+    l.lostAtOpening = rind ? lot.size().rindShare() : storage.lostAtOpening();
+    l.feeding =
+        catalogue.loss("lot.feedingMethodId", lot.feedingMethodId(), LossMethod.Stage.FEEDING);
+    l.arrives = arrives;
+    worth(l, lot, storage);
+    l.waterLPerKg = Water.inFeedPerKg(lot.dryMatterShare());
+    l.mostShare = mostShare(lot);
+    l.barred = new boolean[plan.stated.farm().groups().size()];
+    bar(l);
+    reserve(l, lot.reserve());
+    resolved.add(l);
+    return l;
+  }
+
+  private void worth(LotPlan l, Lot lot, LossMethod storage) {
+    FeedWorth w = lot.worth(feeds);
+    l.worth =
+        new double[] {w.proteinPct(), w.tdnPct(), w.fibrePct(), w.calciumPct(), w.phosphorusPct()};
+    boolean yearly = storage.per() == LossMethod.Per.PER_YEAR;
+    l.tdnLostPerDay = yearly ? storage.tdnLossPoints() / 365 : 0;
+    l.tdnLostAtOpening = yearly ? 0 : storage.tdnLossPoints();
+  }
+
+  /** The feed's own ceiling, and half where nitrate asks for mixing. */
+  private double mostShare(Lot lot) {
+    StoredFeed feed = lot.origin().feedId() == null ? null : feeds.get(lot.origin().feedId());
+    double most = feed == null ? 1 : feed.maxShareOfDiet();
+    boolean mixed = lot.nitratePct().orElse(0.0) > FeedTest.NITRATE_MIX_PCT;
+    return mixed ? Math.min(most, NITRATE_MIXED_SHARE) : most;
+  }
+
+  /** What a caution closes, for one group or for all. */
+  private void bar(LotPlan l) {
+    List<AnimalGroup> groups = plan.stated.farm().groups();
+    for (Caution c : plan.cautions) {
+      if (c.blocks() && l.lot.id().equals(c.lotId())) {
+        for (int g = 0; g < groups.size(); g++) {
+          l.barred[g] |= c.groupId() == null || c.groupId().equals(groups.get(g).id());
+        }
+      }
+    }
+  }
+
+  /**
+   * Kept back until the first season of the reserve in the plan begins; not at all where the plan
+   * begins within one.
+   */
+  private void reserve(LotPlan l, Reserve reserve) {
+    if (reserve == null) {
+      return;
+    }
+    int begins = Integer.MAX_VALUE;
+    for (int from : year.occurrences(reserve.fromInclusive(), 2)) {
+      LocalDate start = year.date(from);
+      LocalDate end = reserve.toExclusive().atYear(start.getYear());
+      if (!end.isAfter(start)) {
+        end = reserve.toExclusive().atYear(start.getYear() + 1);
+      }
+      if (year.day(end) > 0) {
+        begins = Math.min(begins, Math.max(0, from));
+      }
+    }
+    l.keptBack = reserve.units();
+    l.keptBackTo = Math.min(plan.days, begins);
+  }
+
+  private void record(StoreRecord r, LotPlan l) {
+    int day = year.day(r.date());
+    if (day < 0 || day >= plan.days) {
+      return;
+    }
+    if (l.records == null) {
+      l.records = new LotRecords(plan.days);
+    }
+    if (r.kind() == StoreRecord.Kind.COUNTED) {
+      l.records.counted[day] = r.units();
+    } else {
+      l.records.fed[day] += r.units();
+      l.records.firstFed = Math.min(l.records.firstFed, day);
+      l.records.lastFed = Math.max(l.records.lastFed, day);
+    }
+  }
+}

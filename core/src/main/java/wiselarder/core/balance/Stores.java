@@ -1,0 +1,252 @@
+package wiselarder.core.balance;
+
+import wiselarder.core.balance.ResolvedPlan.GroupPlan;
+import wiselarder.core.balance.ResolvedPlan.LotPlan;
+import wiselarder.core.balance.ResolvedPlan.StepPlan;
+import wiselarder.core.forage.QualityTable.Values;
+
+/**
+ * The lots during the year: they come in, are counted, opened in whole units, fed and lost. Nothing
+ * is allocated inside the day.
+ */
+final class Stores {
+  private static final double EPSILON_KG = 1e-9;
+
+  /** Energy counts as the same within so many points of TDN. */
+  private static final double SAME_TDN = 1e-9;
+
+  private static final double POOREST_TDN = 25;
+
+  private final ResolvedPlan plan;
+  private final YearBalance out;
+  private final Diets diets;
+  private final LotState[] lots;
+
+  /** Of each lot eaten by the group whose day it is, kg DM. */
+  private final double[] todayKg;
+
+  /** kg DM. */
+  private static final class LotState {
+    int closed;
+    double kgPerUnit;
+    double openKg;
+    boolean there;
+
+    /** Percent of DM when it came in, and the day of that. */
+    final double[] worth = new double[Values.COUNT];
+
+    int worthDay;
+  }
+
+  Stores(ResolvedPlan plan, YearBalance out, Diets diets) {
+    this.plan = plan;
+    this.out = out;
+    this.diets = diets;
+    this.lots = new LotState[plan.lots.length];
+    this.todayKg = new double[lots.length];
+    for (int l = 0; l < lots.length; l++) {
+      lots[l] = new LotState();
+    }
+  }
+
+  /** Lots come in, are counted, and what was written down as fed is set out. */
+  void morning(int day) {
+    for (int l = 0; l < lots.length; l++) {
+      LotPlan p = plan.lots[l];
+      LotState s = lots[l];
+      if (!p.fromCut && day == Math.max(0, p.arrives) && p.arrives < plan.days) {
+        arrive(p, s, day);
+      }
+      if (p.records != null && s.there) {
+        recorded(l, p, s, day);
+      }
+    }
+  }
+
+  private void arrive(LotPlan p, LotState s, int day) {
+    s.there = true;
+    s.closed = p.units;
+    s.kgPerUnit = p.kgPerUnit;
+    s.worthDay = day;
+    System.arraycopy(p.worth, 0, s.worth, 0, Values.COUNT);
+    double kg = p.units * p.kgPerUnit;
+    if (p.bought) {
+      out.boughtKg += kg;
+    } else {
+      out.openingKg += kg;
+    }
+  }
+
+  private void recorded(int l, LotPlan p, LotState s, int day) {
+    int counted = p.records.counted[day];
+    if (counted >= 0) {
+      out.countedKg += (counted - s.closed) * s.kgPerUnit;
+      s.closed = counted;
+    }
+    for (int n = Math.min(p.records.fed[day], s.closed); n > 0; n--) {
+      open(l, day);
+    }
+  }
+
+  /** What a cut made comes in. */
+  void cut(int l, double madeKg, double unitKg, double[] worthPct, int day) {
+    LotState s = lots[l];
+    s.there = true;
+    s.closed = Math.max(1, (int) Math.round(madeKg / unitKg));
+    s.kgPerUnit = madeKg / s.closed;
+    s.worthDay = day;
+    boolean known = !Double.isNaN(worthPct[Values.TDN]);
+    System.arraycopy(known ? worthPct : plan.lots[l].worth, 0, s.worth, 0, Values.COUNT);
+  }
+
+  /** A group's day begins. */
+  void begin() {
+    java.util.Arrays.fill(todayKg, 0);
+  }
+
+  /**
+   * Feeds a group from the lots of a step: in their order, or where the step means the whole store
+   * by what each is worth to the group. What is left of the need, kg DM.
+   */
+  double feed(int g, StepPlan step, int day, double needKg, double leftKg) {
+    double left = leftKg;
+    if (step.wholeStore) {
+      for (int l = best(g, day, needKg); l >= 0 && left > EPSILON_KG; l = best(g, day, needKg)) {
+        left -= feedFrom(g, l, day, needKg, left);
+      }
+      return left;
+    }
+    for (int l : step.sources) {
+      while (left > EPSILON_KG && gives(g, l, day, needKg)) {
+        left -= feedFrom(g, l, day, needKg, left);
+      }
+    }
+    return left;
+  }
+
+  /** Feeds from the opened unit of a lot, opening one first where none is; what is eaten. */
+  private double feedFrom(int g, int l, int day, double needKg, double wantKg) {
+    LotState s = lots[l];
+    LotPlan p = plan.lots[l];
+    if (s.openKg <= EPSILON_KG) {
+      open(l, day);
+    }
+    double loss = p.feeding.shareWhenUnitLasts(s.kgPerUnit / needKg);
+    double want = Math.min(wantKg, roomKg(l, needKg));
+    double offered = Math.min(s.openKg, want / (1 - loss));
+    double eaten = offered * (1 - loss);
+    s.openKg -= offered;
+    todayKg[l] += eaten;
+    out.feedingLossKg += offered - eaten;
+    out.lotFedLost[l] += offered - eaten;
+    out.lotEaten[day * lots.length + l] += eaten;
+    out.groupLotEaten[g * lots.length + l] += eaten;
+    if (!out.lean) {
+      out.groupLotDay[(day * plan.groups.length + g) * lots.length + l] += eaten;
+    }
+    diets.ateStored(g, day, eaten, s.worth, tdnLost(p, s, day), p.waterLPerKg);
+    Shelf shelf = p.bought ? Shelf.BOUGHT_IN : Shelf.PUT_BY;
+    out.eaten[(shelf.ordinal() * plan.groups.length + g) * plan.days + day] += eaten;
+    out.eatenKg += eaten;
+    return eaten;
+  }
+
+  private static double tdnLost(LotPlan p, LotState s, int day) {
+    double lost = p.tdnLostAtOpening + p.tdnLostPerDay * (day - s.worthDay);
+    return Math.min(lost, Math.max(0, s.worth[Values.TDN] - POOREST_TDN));
+  }
+
+  private double roomKg(int l, double needKg) {
+    return plan.lots[l].mostShare * needKg - todayKg[l];
+  }
+
+  /** True where a group may eat of a lot today and something is there for it. */
+  private boolean gives(int g, int l, int day, double needKg) {
+    LotState s = lots[l];
+    return s.there
+        && (s.openKg > EPSILON_KG || mayOpen(l, day))
+        && !plan.lots[l].barred[g]
+        && roomKg(l, needKg) > EPSILON_KG;
+  }
+
+  /**
+   * The lot that a group should eat: the poorest of those good enough for it on that day, own ones
+   * before bought ones; where none is good enough, the best. -1 for none.
+   */
+  private int best(int g, int day, double needKg) {
+    GroupPlan group = plan.groups[g];
+    double tdnNeed = group.year.tdnNeedPct(day);
+    double proteinNeed = group.year.proteinNeedPct(day);
+    int best = -1;
+    boolean bestEnough = false;
+    double bestTdn = 0;
+    for (int l = 0; l < lots.length; l++) {
+      if (!gives(g, l, day, needKg)) {
+        continue;
+      }
+      double tdn = lots[l].worth[Values.TDN] - tdnLost(plan.lots[l], lots[l], day);
+      boolean enough = tdn >= tdnNeed && lots[l].worth[Values.PROTEIN] >= proteinNeed;
+      boolean better =
+          best < 0
+              || (enough && !bestEnough)
+              || (enough == bestEnough
+                  && (enough ? sooner(l, tdn, best, bestTdn) : tdn > bestTdn + SAME_TDN));
+      if (better) {
+        best = l;
+        bestEnough = enough;
+        bestTdn = tdn;
+      }
+    }
+    return best;
+  }
+
+  private boolean sooner(int l, double tdn, int than, double thanTdn) {
+    boolean bought = plan.lots[l].bought;
+    return bought == plan.lots[than].bought ? tdn < thanTdn - SAME_TDN : !bought;
+  }
+
+  /** False while a season's reserve is kept back, or what is fed has been written down. */
+  private boolean mayOpen(int l, int day) {
+    LotPlan p = plan.lots[l];
+    int kept = day < p.keptBackTo ? p.keptBack : 0;
+    boolean writtenDown =
+        p.records != null && day >= p.records.firstFed && day <= p.records.lastFed;
+    return lots[l].closed > kept && !writtenDown;
+  }
+
+  /** Opens one whole unit. */
+  private void open(int l, int day) {
+    LotState s = lots[l];
+    double lost = s.kgPerUnit * plan.lots[l].lostAtOpening;
+    s.closed--;
+    s.openKg += s.kgPerUnit - lost;
+    out.storageLossKg += lost;
+    out.lotLost[l] += lost;
+    out.lotOpened[day * lots.length + l]++;
+  }
+
+  /** The day's loss in store, and what is left is noted. */
+  void evening(int day) {
+    for (int l = 0; l < lots.length; l++) {
+      LotState s = lots[l];
+      if (s.there && s.closed > 0) {
+        double after = s.kgPerUnit * plan.lots[l].keptPerDay;
+        double lost = s.closed * (s.kgPerUnit - after);
+        out.storageLossKg += lost;
+        out.lotLost[l] += lost;
+        s.kgPerUnit = after;
+      }
+      out.lotKg[day * lots.length + l] = s.closed * s.kgPerUnit + s.openKg;
+      out.lotUnits[day * lots.length + l] = s.closed + (s.openKg > EPSILON_KG ? 1 : 0);
+    }
+  }
+
+  /** All that is left, kg DM. */
+  double leftKg() {
+    double kg = 0;
+    for (LotState s : lots) {
+      kg += s.closed * s.kgPerUnit + s.openKg;
+    }
+    return kg;
+  }
+}

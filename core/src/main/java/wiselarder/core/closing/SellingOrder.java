@@ -1,0 +1,161 @@
+package wiselarder.core.closing;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import wiselarder.core.balance.YearBalance;
+import wiselarder.core.herd.AnimalGroup;
+import wiselarder.core.herd.GroupYear;
+import wiselarder.core.herd.HeadChange;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.PlanEdit;
+import wiselarder.core.quantity.Refused;
+
+/**
+ * In which order groups would be sold when feed fails: those that do not breed first, the heaviest
+ * eaters before those that eat little, the breeding nucleus last. What each rung brings is tried on
+ * the whole year, on top of the rungs above it.
+ *
+ * @param sellOn day on which the rung is tried
+ * @param rung 1 growing stock that does not breed, 2 grown males and working stock, 3 young females
+ *     kept to breed, 4 the breeding nucleus
+ * @param head animals that would go
+ * @param eatsKg what they would eat from that day to the end of the plan, kg DM
+ * @param eatsShare that as a share of what the farm needs in the same time
+ * @param bringsKg how much less is bare over the plan, beyond the rungs above
+ * @param bringsAWeekLaterKg the same when they go seven days later: the cost of waiting
+ * @param bareLeftKg what would still be bare
+ * @param birthsAddKg what births still to come add to need within ninety days of the first, beside
+ *     the day before it, in the groups kept: they can cancel the relief
+ */
+public record SellingOrder(
+    String groupId,
+    LocalDate sellOn,
+    int rung,
+    int head,
+    double eatsKg,
+    double eatsShare,
+    double bringsKg,
+    double bringsAWeekLaterKg,
+    double bareLeftKg,
+    double birthsAddKg) {
+
+  private static final int WAIT_DAYS = 7;
+  private static final int NURSING_DAYS = 90;
+
+  /** Every group as a rung, in the order in which they would go. */
+  public static List<SellingOrder> of(Engine engine, FarmPlan stated, LocalDate sellOn) {
+    int from = stated.plan().year().day(sellOn);
+    if (from < 0 || from >= stated.plan().year().days()) {
+      throw new Refused(
+          "outside_plan",
+          "sellOn",
+          sellOn,
+          "a day of the plan is accepted: %s to %s"
+              .formatted(
+                  stated.plan().year().start(), stated.plan().year().endExclusive().minusDays(1)));
+    }
+    YearBalance before = engine.simulate(stated);
+    List<AnimalGroup> groups = stated.farm().groups();
+    List<Integer> order = new ArrayList<>();
+    for (int g = 0; g < groups.size(); g++) {
+      if (before.resolved().groupYear(g).head(from) >= 1) {
+        order.add(g);
+      }
+    }
+    order.sort(
+        Comparator.comparingInt((Integer g) -> rung(groups.get(g)))
+            .thenComparingDouble(g -> -needFrom(before, g, from)));
+    List<SellingOrder> rungs = new ArrayList<>();
+    FarmPlan now = stated;
+    double bare = before.totalBareKg();
+    for (int g : order) {
+      FarmPlan sold = sold(now, before, g, sellOn);
+      FarmPlan later = sold(now, before, g, sellOn.plusDays(WAIT_DAYS));
+      double left = engine.simulate(sold).totalBareKg();
+      double leftLater = engine.simulate(later).totalBareKg();
+      double eats = needFrom(before, g, from);
+      rungs.add(
+          new SellingOrder(
+              groups.get(g).id(),
+              sellOn,
+              rung(groups.get(g)),
+              (int) Math.floor(before.resolved().groupYear(g).head(from)),
+              eats,
+              eats / Math.max(1, needFrom(before, from)),
+              bare - left,
+              bare - leftLater,
+              left,
+              birthsAdd(before, order, rungs, g, from)));
+      now = sold;
+      bare = left;
+    }
+    return rungs;
+  }
+
+  private static int rung(AnimalGroup g) {
+    String of = g.kind().substring(g.kind().indexOf('/') + 1);
+    return switch (of) {
+      case "steer", "lamb", "kid", "young" -> 1;
+      case "bull", "ram", "buck", "adult" -> 2;
+      case "replacement_heifer", "heifer" -> 3;
+      default -> 4;
+    };
+  }
+
+  private static FarmPlan sold(FarmPlan now, YearBalance before, int g, LocalDate on) {
+    AnimalGroup group =
+        now.farm().groups().stream()
+            .filter(x -> x.id().equals(before.stated().farm().groups().get(g).id()))
+            .findFirst()
+            .orElseThrow();
+    int day = before.year().day(on);
+    int head =
+        day >= before.days()
+            ? 0
+            : (int) Math.floor(before.resolved().groupYear(g).head(day) + 1e-9);
+    if (head <= 0) {
+      return now;
+    }
+    List<HeadChange> changes = new ArrayList<>();
+    group.changes().stream().filter(c -> c.date().isBefore(on)).forEach(changes::add);
+    changes.add(new HeadChange(on, null, HeadChange.Kind.SOLD, head, null, null, ""));
+    return new PlanEdit.PutGroup(group.withChanges(changes)).apply(now);
+  }
+
+  private static double needFrom(YearBalance b, int g, int from) {
+    double kg = 0;
+    for (int d = from; d < b.days(); d++) {
+      kg += b.needKg(g, d);
+    }
+    return kg;
+  }
+
+  private static double needFrom(YearBalance b, int from) {
+    double kg = 0;
+    for (int d = from; d < b.days(); d++) {
+      kg += b.needKg(d);
+    }
+    return kg;
+  }
+
+  /** Rise of need with the births still to come in the groups that this rung keeps. */
+  private static double birthsAdd(
+      YearBalance b, List<Integer> order, List<SellingOrder> above, int sold, int from) {
+    double kg = 0;
+    for (int g : order.subList(above.size(), order.size())) {
+      GroupYear year = b.resolved().groupYear(g);
+      for (int[] birth : year.births()) {
+        if (g == sold || birth[0] <= from) {
+          continue;
+        }
+        double level = b.needKg(g, birth[0] - 1);
+        for (int d = birth[0]; d < Math.min(b.days(), birth[0] + NURSING_DAYS); d++) {
+          kg += Math.max(0, b.needKg(g, d) - level);
+        }
+      }
+    }
+    return kg;
+  }
+}

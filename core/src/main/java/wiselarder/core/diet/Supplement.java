@@ -1,0 +1,209 @@
+package wiselarder.core.diet;
+
+import java.time.YearMonth;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import org.ojalgo.optimisation.Expression;
+import org.ojalgo.optimisation.ExpressionsBasedModel;
+import org.ojalgo.optimisation.Optimisation;
+import org.ojalgo.optimisation.Variable;
+import wiselarder.core.balance.YearBalance;
+import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.herd.AnimalGroup;
+import wiselarder.core.herd.Energy;
+import wiselarder.core.plan.Catalogue;
+import wiselarder.core.store.Lot;
+import wiselarder.core.store.StoredFeed;
+
+/**
+ * The least cost of feed beside the diet that brings a group's protein and energy to its need, by
+ * month, on the means of the days that fall short. A linear programme: each feed up to its ceiling
+ * in the diet; what is fed first fills bulk that is missing, then takes the place of the diet, as
+ * an animal eats no more than it holds. Amounts are for planning: the tag, an adviser and a
+ * veterinarian stand above them, and a new feed is built up slowly.
+ *
+ * @param shortDays days of the month on which protein or energy falls short
+ * @param proteinShortKg protein that lacks a head on a mean of these days; 0 for none
+ * @param energyShortMj energy that lacks; 0 for none, and for horses
+ * @param parts feeds that meet both at the least cost; empty where none can
+ * @param costPerHeadDay of these, in the farm's currency
+ * @param cost over the month for all
+ * @param met false where no feed within its ceiling brings both to the need
+ */
+public record Supplement(
+    String groupId,
+    YearMonth month,
+    int shortDays,
+    double proteinShortKg,
+    double energyShortMj,
+    List<Ingredient> parts,
+    double costPerHeadDay,
+    double cost,
+    boolean met) {
+
+  /**
+   * One feed of it.
+   *
+   * @param kgDm dry matter a head and day
+   * @param kgAsFed the same as it is weighed out
+   * @param pricePerTonneAsFed used for it
+   * @param defaultPrice true where that is the product's, in US dollars
+   */
+  public record Ingredient(
+      String feedId,
+      double kgDm,
+      double kgAsFed,
+      double pricePerTonneAsFed,
+      boolean defaultPrice) {}
+
+  private static final Set<String> UREA =
+      Set.of("molasses_liquid", "molasses_block", "cubes_range_20");
+  private static final Set<String> COPPER =
+      Set.of("molasses_liquid", "molasses_block", "cubes_range_20", "corn_gluten_feed");
+
+  /** Of a feed that is set before stock so much is lost: troughs and hay alike. */
+  private static final double FED_LOSS = 0.05;
+
+  private static final double NO_ENERGY = 1;
+
+  /** Of every group and month in which something falls short. */
+  public static List<Supplement> of(YearBalance balance, Catalogue catalogue) {
+    List<Supplement> all = new ArrayList<>();
+    List<AnimalGroup> groups = balance.stated().farm().groups();
+    for (int g = 0; g < groups.size(); g++) {
+      DietYear diet = DietYear.of(balance, g);
+      for (PlanYear.MonthSpan month : balance.year().monthSpans()) {
+        Month means = Month.of(balance, g, diet, month);
+        if (means.days > 0) {
+          all.add(solve(groups.get(g), month.month(), means, balance, catalogue));
+        }
+      }
+    }
+    return all;
+  }
+
+  /** Means a head over the days that fall short. */
+  private record Month(
+      int days,
+      double headDays,
+      double needKg,
+      double eatenKg,
+      double proteinPct,
+      double mjPerKg,
+      double proteinShortKg,
+      double energyShortMj) {
+    static Month of(YearBalance b, int g, DietYear diet, PlanYear.MonthSpan month) {
+      int days = 0;
+      double head = 0;
+      double[] sum = new double[6];
+      for (int d = month.startInclusive(); d < month.endExclusive(); d++) {
+        double n = b.resolved().groupYear(g).head(d);
+        boolean protein = diet.proteinKg(d) < DietYear.MET_SHARE * diet.proteinNeedKg(d);
+        boolean energy =
+            diet.hasEnergy() && diet.energyMj(d) < DietYear.MET_SHARE * diet.energyNeedMj(d);
+        if (n <= 0 || !(protein || energy)) {
+          continue;
+        }
+        days++;
+        head += n;
+        sum[0] += b.needKg(g, d);
+        sum[1] += b.eatenKg(g, d);
+        sum[2] += diet.proteinKg(d);
+        sum[3] += diet.energyMj(d);
+        sum[4] += diet.proteinNeedKg(d);
+        sum[5] += diet.hasEnergy() ? diet.energyNeedMj(d) : 0;
+      }
+      double eaten = Math.max(1e-9, sum[1]);
+      return new Month(
+          days,
+          head,
+          sum[0] / Math.max(NO_ENERGY, head),
+          sum[1] / Math.max(NO_ENERGY, head),
+          100 * sum[2] / eaten,
+          sum[3] / eaten,
+          Math.max(0, sum[4] - sum[2]) / Math.max(NO_ENERGY, head),
+          diet.hasEnergy() ? Math.max(0, sum[5] - sum[3]) / Math.max(NO_ENERGY, head) : 0);
+    }
+  }
+
+  private static Supplement solve(
+      AnimalGroup group, YearMonth month, Month m, YearBalance balance, Catalogue catalogue) {
+    ExpressionsBasedModel model = new ExpressionsBasedModel();
+    Expression protein = model.addExpression("protein").lower(m.proteinShortKg);
+    Expression energy = model.addExpression("energy").lower(m.energyShortMj);
+    Expression bulk = model.addExpression("bulk").upper(Math.max(0, m.needKg - m.eatenKg));
+    Variable displaced =
+        model.addVariable("displaced").lower(0).upper(Math.max(0, m.eatenKg)).weight(0);
+    protein.set(displaced, -m.proteinPct / 100);
+    energy.set(displaced, -m.mjPerKg);
+    bulk.set(displaced, -1);
+    List<StoredFeed> feeds =
+        catalogue.storedFeeds().stream().filter(f -> suits(f, group.kind())).toList();
+    List<Variable> amounts = new ArrayList<>();
+    List<Ingredient> prices = new ArrayList<>();
+    for (StoredFeed f : feeds) {
+      Ingredient price = price(f, balance);
+      prices.add(price);
+      double perKgDm = price.pricePerTonneAsFed / 1000 / f.dmShare() / (1 - FED_LOSS);
+      Variable kg =
+          model.addVariable(f.id()).lower(0).upper(f.maxShareOfDiet() * m.needKg).weight(perKgDm);
+      amounts.add(kg);
+      protein.set(kg, f.worth().proteinPct() / 100);
+      energy.set(kg, Energy.mjPerKg(f.worth().tdnPct()));
+      bulk.set(kg, 1);
+    }
+    Optimisation.Result result = model.minimise();
+    boolean met = result.getState().isFeasible();
+    List<Ingredient> parts = new ArrayList<>();
+    double cost = 0;
+    for (int i = 0; met && i < feeds.size(); i++) {
+      double kg = amounts.get(i).getValue().doubleValue();
+      if (kg > 1e-4) {
+        StoredFeed f = feeds.get(i);
+        double asFed = kg / f.dmShare() / (1 - FED_LOSS);
+        Ingredient p = prices.get(i);
+        cost += asFed * p.pricePerTonneAsFed / 1000;
+        parts.add(new Ingredient(f.id(), kg, asFed, p.pricePerTonneAsFed, p.defaultPrice));
+      }
+    }
+    return new Supplement(
+        group.id(),
+        month,
+        m.days,
+        m.proteinShortKg,
+        m.energyShortMj,
+        parts,
+        cost,
+        cost * m.headDays,
+        met);
+  }
+
+  /** Straw and minerals meet no need; some feeds are shut to some animals. */
+  private static boolean suits(StoredFeed f, String kind) {
+    boolean fodder = !f.kind().equals("straw") && f.worth().tdnPct() > 0;
+    boolean horse = kind.startsWith("horse/");
+    boolean ensiled = f.kind().equals("haylage") || f.kind().equals("silage");
+    boolean shut =
+        horse
+            && (UREA.contains(f.id())
+                || ensiled
+                || f.id().equals("hay_sorghum_sudan")
+                || f.id().equals("hay_millet")
+                || f.id().equals("cottonseed_meal")
+                || f.id().equals("cottonseed_whole"));
+    boolean copper = kind.startsWith("sheep/") && COPPER.contains(f.id());
+    boolean urea = UREA.contains(f.id());
+    return fodder && !shut && !copper && !urea && !f.id().equals("hay_sweetclover");
+  }
+
+  /** The price of a lot of this feed, else the middle of the product's range. */
+  private static Ingredient price(StoredFeed f, YearBalance balance) {
+    for (Lot lot : balance.stated().allLots()) {
+      if (f.id().equals(lot.origin().feedId()) && lot.pricePerTonneAsFed() != null) {
+        return new Ingredient(f.id(), 0, 0, lot.pricePerTonneAsFed(), false);
+      }
+    }
+    return new Ingredient(f.id(), 0, 0, f.usdPerTonneAsFed(), true);
+  }
+}

@@ -1,0 +1,76 @@
+package wiselarder.core.herd;
+
+import java.time.LocalDate;
+import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Refused;
+
+/**
+ * Animals that come or go, from the start of a day.
+ *
+ * @param untilExclusive first day back, for those away or taken in for a time; null: to the end
+ * @param toGroupId group they join, of those moved, else null
+ * @param moneyPerHead price of one; of those away or taken in what one costs or pays a day; null
+ *     when not said
+ */
+public record HeadChange(
+    LocalDate date,
+    LocalDate untilExclusive,
+    Kind kind,
+    int head,
+    String toGroupId,
+    Double moneyPerHead,
+    String note) {
+
+  /** Why the number changes. */
+  public enum Kind {
+    BOUGHT(1),
+    SOLD(-1),
+    CULLED(-1),
+    DIED(-1),
+    /** Into another group of the farm. */
+    MOVED(-1),
+    /** Grazing or fed elsewhere for a time, at no cost of feed here: sent on agistment. */
+    AWAY(-1),
+    /** Other people's animals, here for a time. */
+    TAKEN_IN(1);
+
+    private final int sign;
+
+    Kind(int sign) {
+      this.sign = sign;
+    }
+
+    /** 1 where the group grows by it, -1 where it shrinks. */
+    public int sign() {
+      return sign;
+    }
+
+    /** True where they come back, or go again. */
+    public boolean forATime() {
+      return this == AWAY || this == TAKEN_IN;
+    }
+  }
+
+  public HeadChange {
+    Check.present("headChange.date", date);
+    Check.present("headChange.kind", kind);
+    Check.range("headChange.head", head, 1, 100000);
+    Check.ordered("headChange.dates", date, untilExclusive);
+    if (!kind.forATime() && untilExclusive != null) {
+      throw new Refused(
+          "not_for_a_time",
+          "headChange.untilExclusive",
+          untilExclusive,
+          "an end is accepted only of animals away or taken in");
+    }
+    if (kind == Kind.MOVED) {
+      toGroupId = Check.text("headChange.toGroupId", toGroupId, 40);
+    } else {
+      toGroupId = null;
+    }
+    if (moneyPerHead != null) {
+      Check.range("headChange.moneyPerHead", moneyPerHead, 0, 100000);
+    }
+    note = Check.note("headChange.note", note, 400);
+  }
+}

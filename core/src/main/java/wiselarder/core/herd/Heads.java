@@ -1,0 +1,82 @@
+package wiselarder.core.herd;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.quantity.Refused;
+
+/** How many animals a group holds each day: what it began with, and who came, went and died. */
+public final class Heads {
+  private Heads() {}
+
+  private record Step(LocalDate date, int head) {}
+
+  /**
+   * Head of a group by day, deaths spread evenly over the year as a falling fraction.
+   *
+   * @param all every group of the farm: animals move between them
+   */
+  public static double[] of(AnimalGroup group, List<AnimalGroup> all, PlanYear year) {
+    double[] head = new double[year.days()];
+    int from = year.clippedStart(group.fromInclusive());
+    int to = year.clippedEnd(group.toExclusive());
+    List<Step> steps = steps(group, all);
+    double alive = Math.pow(1 - group.keeping().deathsPerYearShare(), 1 / 365.0);
+    double now = group.head();
+    int next = 0;
+    for (int d = 0; d < to; d++) {
+      for (; next < steps.size() && year.day(steps.get(next).date) <= d; next++) {
+        now = Math.max(0, now + steps.get(next).head);
+      }
+      if (d >= from) {
+        head[d] = now;
+        now *= alive;
+      }
+    }
+    return head;
+  }
+
+  /** Comings and goings of a group in order of time, those from other groups among them. */
+  private static List<Step> steps(AnimalGroup group, List<AnimalGroup> all) {
+    List<Step> steps = new ArrayList<>();
+    for (HeadChange c : group.changes()) {
+      steps.add(new Step(c.date(), c.kind().sign() * c.head()));
+      if (c.kind().forATime() && c.untilExclusive() != null) {
+        steps.add(new Step(c.untilExclusive(), -c.kind().sign() * c.head()));
+      }
+    }
+    for (AnimalGroup other : all) {
+      for (HeadChange c : other.changes()) {
+        if (group.id().equals(c.toGroupId())) {
+          steps.add(new Step(c.date(), c.head()));
+        }
+      }
+    }
+    steps.sort(Comparator.comparing(Step::date));
+    return steps;
+  }
+
+  /**
+   * Checks that nobody leaves who is not there.
+   *
+   * @throws Refused where more would leave a group than it holds on that day
+   */
+  public static void check(AnimalGroup group, List<AnimalGroup> all) {
+    int now = group.head();
+    for (Step s : steps(group, all)) {
+      if (now + s.head < 0) {
+        throw new Refused(
+            "more_than_there",
+            "headChange.head",
+            -s.head,
+            0.0,
+            (double) now,
+            "%s: on %s %d would leave and %d are there"
+                .formatted(group.name(), s.date, -s.head, now));
+      }
+      now += s.head;
+    }
+  }
+}

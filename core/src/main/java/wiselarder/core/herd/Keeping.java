@@ -1,0 +1,48 @@
+package wiselarder.core.herd;
+
+import wiselarder.core.quantity.Check;
+
+/**
+ * How a group is kept, as far as its intake, energy and water hang on it.
+ *
+ * @param byEnergy true to reckon what it eats from its need of energy and the worth of the feed, up
+ *     to the fibre it can hold; false to go by percent of weight and stage. A flat figure stands
+ *     above both
+ * @param windKmPerHour mean wind where it stands in the cold, for animals in the open
+ * @param walkKmPerDay way to water, parlour or far feed that its class does not walk anyhow
+ * @param deathsPerYearShare share of the group that dies in a year, spread evenly
+ * @param conditionFloor lowest condition score that the keeper accepts, or null
+ * @param snowAsWater true where the keeper accepts that it drinks by eating snow
+ */
+public record Keeping(
+    boolean byEnergy,
+    Shelter shelter,
+    double windKmPerHour,
+    double walkKmPerDay,
+    double deathsPerYearShare,
+    Double conditionFloor,
+    boolean snowAsWater) {
+
+  /** What keeps off wind and rain. */
+  public enum Shelter {
+    /** Cold and heat do not reach it. */
+    HOUSED,
+    /** Coat stays dry and the wind off: trees, a windbreak and a dry lie. */
+    SHELTERED,
+    /** Rain and wind reach it. */
+    OPEN
+  }
+
+  /** A sheltered group that walks no further than any other. */
+  public static final Keeping USUAL = new Keeping(false, Shelter.SHELTERED, 0, 0, 0, null, false);
+
+  public Keeping {
+    Check.present("keeping.shelter", shelter);
+    Check.range("keeping.windKmPerHour", windKmPerHour, 0, 100);
+    Check.range("keeping.walkKmPerDay", walkKmPerDay, 0, 30);
+    Check.range("keeping.deathsPerYearShare", deathsPerYearShare, 0, 0.5);
+    if (conditionFloor != null) {
+      Check.range("keeping.conditionFloor", conditionFloor, 1, 9);
+    }
+  }
+}

@@ -1,0 +1,55 @@
+package wiselarder.core.store;
+
+import java.time.LocalDate;
+import wiselarder.core.quantity.Check;
+
+/**
+ * What a lot is, where it comes from and where it stands.
+ *
+ * @param feedId row of the table of stored feeds, or null when not said
+ * @param cutOn day it was cut, or null
+ * @param wrap what holds it together
+ * @param place where it stands
+ * @param movable false for what stays where it was made, such as a clamp
+ * @param makingPerUnit cost of making one in the farm's currency, or null
+ * @param haulingPerUnit cost of hauling and stacking one, or null; a bale left where it was made
+ *     has none
+ */
+public record Origin(
+    String feedId,
+    LocalDate cutOn,
+    Wrap wrap,
+    String place,
+    boolean movable,
+    Double makingPerUnit,
+    Double haulingPerUnit) {
+
+  /** What holds a unit together or covers it, and must be taken off before it is fed. */
+  public enum Wrap {
+    NOT_SAID,
+    NONE,
+    TWINE,
+    NET,
+    FILM,
+    SHEET
+  }
+
+  /** A lot of which nothing is said. */
+  public static final Origin UNSAID = new Origin(null, null, Wrap.NOT_SAID, "", true, null, null);
+
+  public Origin {
+    if (feedId != null) {
+      feedId = Check.text("origin.feedId", feedId, 60);
+    }
+    Check.present("origin.wrap", wrap);
+    place = Check.note("origin.place", place, 80);
+    rangeOrNone("origin.makingPerUnit", makingPerUnit);
+    rangeOrNone("origin.haulingPerUnit", haulingPerUnit);
+  }
+
+  private static void rangeOrNone(String field, Double value) {
+    if (value != null) {
+      Check.range(field, value, 0, 10000);
+    }
+  }
+}

@@ -1,0 +1,157 @@
+package wiselarder.server.http;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.IntToDoubleFunction;
+import wiselarder.core.balance.YearBalance;
+import wiselarder.core.cost.FeedCosts;
+import wiselarder.core.diet.DietYear;
+import wiselarder.core.diet.WaterYear;
+import wiselarder.core.herd.AnimalGroup;
+import wiselarder.core.herd.BodyCondition;
+import wiselarder.core.herd.GroupDemand;
+import wiselarder.core.herd.GroupYear;
+
+/** What the herd's year looks like: heads, needs, diets, condition, water, cost. */
+final class HerdView {
+  private HerdView() {}
+
+  /**
+   * One group's year, a value a day.
+   *
+   * @param needKg dry matter that all ask for
+   * @param births day windows [first, last]
+   * @param grazedProteinPercent of what was grazed, percent of DM; -1 where nothing was; so for TDN
+   *     and fibre
+   * @param head animals there without their young; {@code youngHead} those
+   * @param energyNeedMj metabolisable energy that all need
+   * @param proteinPercentOfNeed what all ate as a percentage of what they need; -1 where nobody is;
+   *     so for energy, calcium and phosphorus; of fibre the percentage of the least
+   * @param gainG expected gain of one, g a day; 0 where not given
+   * @param weightKg expected weight of one; 0 where not given
+   * @param scoreTenths expected condition in tenths; 0 where not given
+   * @param waterL drunk by all
+   * @param coldPercent by which cold raises the need of energy
+   * @param belowFloorDay first day below the keeper's floor of condition, or -1
+   * @param hasEnergy false for horses
+   * @param hasScore true for dams and grown animals
+   */
+  record GroupCurve(
+      String id,
+      double[] needKg,
+      List<int[]> births,
+      List<Integer> weanings,
+      int[] grazedProteinPercent,
+      int[] grazedTdnPercent,
+      int[] grazedFibrePercent,
+      double[] head,
+      double[] youngHead,
+      int[] energyNeedMj,
+      int[] proteinPercentOfNeed,
+      int[] energyPercentOfNeed,
+      int[] calciumPercentOfNeed,
+      int[] phosphorusPercentOfNeed,
+      int[] fibrePercentOfLeast,
+      int[] gainG,
+      int[] weightKg,
+      int[] scoreTenths,
+      int[] waterL,
+      int[] coldPercent,
+      int belowFloorDay,
+      boolean hasEnergy,
+      boolean hasScore,
+      BodyCondition scale,
+      CostView.GroupCostView cost) {}
+
+  /** A field's water against those that graze there; null where nobody said. */
+  record FieldWater(
+      String fieldId,
+      int grazedDays,
+      double mostL,
+      int mostDay,
+      Double supplyL,
+      int shortDays,
+      double hauledM3,
+      Double haulingCost) {}
+
+  static List<GroupCurve> groups(YearBalance b, FeedCosts costs) {
+    WaterYear water = WaterYear.of(b);
+    List<FeedCosts.GroupCost> money = costs.groups();
+    List<GroupCurve> views = new ArrayList<>();
+    for (int g = 0; g < b.stated().farm().groups().size(); g++) {
+      views.add(group(b, g, water, CostView.of(money.get(g))));
+    }
+    return views;
+  }
+
+  private static GroupCurve group(
+      YearBalance b, int g, WaterYear water, CostView.GroupCostView cost) {
+    AnimalGroup group = b.stated().farm().groups().get(g);
+    GroupYear year = b.resolved().groupYear(g);
+    GroupDemand demand = b.resolved().demand(g);
+    DietYear diet = DietYear.of(b, g);
+    return new GroupCurve(
+        group.id(),
+        YearView.daily(b, d -> b.needKg(g, d)),
+        year.births(),
+        year.weanings(),
+        YearView.whole(b, d -> YearView.orNone(b.grazedProteinPct(g, d))),
+        YearView.whole(b, d -> YearView.orNone(b.grazedTdnPct(g, d))),
+        YearView.whole(b, d -> YearView.orNone(b.grazedFibrePct(g, d))),
+        tenths(b, year::head),
+        tenths(b, year::youngHead),
+        YearView.whole(b, diet.hasEnergy() ? demand::energyMj : d -> 0),
+        percent(b, diet::proteinKg, diet::proteinNeedKg),
+        percent(b, diet::energyMj, diet.hasEnergy() ? diet::energyNeedMj : d -> 0),
+        percent(b, diet::calciumKg, diet::calciumNeedKg),
+        percent(b, diet::phosphorusKg, diet::phosphorusNeedKg),
+        percent(b, d -> orZero(diet.fibrePct(d)), diet::fibreMinPct),
+        YearView.whole(b, d -> 1000 * orZero(diet.gainKg(d))),
+        YearView.whole(b, d -> orZero(diet.weightKg(d))),
+        YearView.whole(b, d -> 10 * orZero(diet.score(d))),
+        YearView.whole(b, d -> water.drunkL(g, d)),
+        YearView.whole(b, d -> 100 * demand.coldShare(d)),
+        diet.belowFloorFrom(),
+        diet.hasEnergy(),
+        diet.hasScore(),
+        BodyCondition.of(group.kind()),
+        cost);
+  }
+
+  private static double orZero(double value) {
+    return Double.isNaN(value) ? 0 : value;
+  }
+
+  private static double[] tenths(YearBalance b, IntToDoubleFunction value) {
+    double[] out = new double[b.days()];
+    for (int d = 0; d < out.length; d++) {
+      out[d] = Math.round(value.applyAsDouble(d) * 10) / 10.0;
+    }
+    return out;
+  }
+
+  private static int[] percent(YearBalance b, IntToDoubleFunction part, IntToDoubleFunction of) {
+    return YearView.whole(
+        b,
+        d -> {
+          double whole = of.applyAsDouble(d);
+          return whole <= 0 ? -1 : Math.min(999, 100 * part.applyAsDouble(d) / whole);
+        });
+  }
+
+  static List<FieldWater> water(YearBalance b) {
+    return WaterYear.of(b).fields().stream()
+        .map(
+            f ->
+                new FieldWater(
+                    f.fieldId(),
+                    f.grazedDays(),
+                    f.mostL(),
+                    f.mostDay(),
+                    YearView.orNull(f.supplyL()),
+                    f.shortDays(),
+                    f.hauledM3(),
+                    YearView.orNull(f.haulingCost())))
+        .toList();
+  }
+}
