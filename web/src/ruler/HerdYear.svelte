@@ -259,6 +259,8 @@
         height="5"
         fill={b.id === chosenId ? '#1b3a93' : '#7d8ba3'}
       />
+    {/each}
+    {#each births as b (b.key)}
       {#if b.moves}
         <path
           d={`M${scale.x(b.day)} 4V${DEMAND + 10}`}

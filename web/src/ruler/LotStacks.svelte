@@ -64,7 +64,7 @@
 {#if lots.length}
   <section aria-label="Lots" bind:clientWidth={width} data-testid="lot-stacks">
     {#each lots as l (l.id)}
-      <svg {width} height={LANE} role="img" aria-label={told(l)} class="block">
+      <svg {width} height={LANE} role="group" aria-label={told(l)} class="block">
         {#if l.id === chosenId}<rect x="0" y="0" {width} height={LANE} fill="#dce7f7" />{/if}
         <text x={narrow ? 8 : 20} y="17" class="name"
           >{l.name.length > (narrow ? 13 : 24)

@@ -13,7 +13,7 @@
   <section class="panel form" aria-labelledby="water-title" data-testid="water">
     <h2 id="water-title">Water at each field</h2>
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-    <div class="months-scroll" tabindex="0" role="region" aria-label="Water at each field">
+    <div class="months-scroll" tabindex="0" role="region" aria-label="Water by field">
       <table class="ledger">
         <thead>
           <tr>

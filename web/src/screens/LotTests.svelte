@@ -111,7 +111,7 @@
             <th scope="col" class="number">TDN</th>
             <th scope="col" class="number">Fibre</th>
             <th scope="col" class="number">Nitrate</th>
-            <th scope="col"></th>
+            <th scope="col"><span class="visually-hidden">Drop it</span></th>
           </tr>
         </thead>
         <tbody>

@@ -148,7 +148,7 @@
             <th scope="col" class="number">At the next birth</th>
             <th scope="col" class="number">They need in all</th>
             <th scope="col" class="number">Bare</th>
-            <th scope="col"></th>
+            <th scope="col">Then</th>
           </tr>
         </thead>
         <tbody>

@@ -109,13 +109,17 @@ class HerdStoreTest {
     take("fields.csv", "name,area_ha,stand\nLong Meadow,26,fescue_white_clover\n");
     take(
         "groups.csv",
-        "name,kind,head,weight_kg,first_birth,birth_spread_days,young_per_dam,weaning,shelter\n"
-            + "Hill cows,beef cow,40,560,03-01,30,0.9,10-05,open\n"
-            + "Heifers,beef replacement heifer,12,280,,,,,\n");
+        """
+        name,kind,head,weight_kg,first_birth,birth_spread_days,young_per_dam,weaning,shelter
+        Hill cows,beef cow,40,560,03-01,30,0.9,10-05,open
+        Heifers,beef replacement heifer,12,280,,,,,
+        """);
     take(
         "lots.csv",
-        "name,unit,units,weight_of_one_as_fed_kg,dry_matter_pct,stored,fed,feed,price_per_t\n"
-            + "Meadow hay,round bale,150,365,87,s_barn,f_ring_open,hay_grass_clover,110\n");
+        """
+        name,unit,units,weight_of_one_as_fed_kg,dry_matter_pct,stored,fed,feed,price_per_t
+        Meadow hay,round bale,150,365,87,s_barn,f_ring_open,hay_grass_clover,110
+        """);
 
     // the births move by six weeks, and the gap with them
     Hand.MOUSE.link(page, "Herd");
@@ -175,9 +179,7 @@ class HerdStoreTest {
     assertThat(page.getByTestId("quick-lines")).containsText("4 head");
     quick.getByLabel("Animals").selectOption("sheep/ewe");
     quick.getByLabel("How many").fill("10");
-    quick
-        .getByLabel("Bales", new Locator.GetByLabelOptions().setExact(true))
-        .selectOption("ss_two_string");
+    Hand.input(page, "Bales").selectOption("ss_two_string");
     assertThat(page.getByTestId("quick-answer")).containsText("small square bales");
     assertThat(page.getByTestId("quick-lines")).containsText("10 head");
     String number = page.getByTestId("quick-answer").locator("strong").textContent();
@@ -229,7 +231,7 @@ class HerdStoreTest {
 
     // animals sold after Christmas leave less to be fed
     Hand.MOUSE.button(page, "Add a coming or going");
-    Hand.input(page, "Head").last().fill("40");
+    page.getByLabel("Head", new Page.GetByLabelOptions().setExact(true)).last().fill("40");
     assertThat(page.getByTestId("effect")).containsText("with this");
     page.getByLabel("Head", new Page.GetByLabelOptions().setExact(true)).last().fill("90");
     assertThat(page.getByTestId("refusal")).containsText("52 are there on that day");
@@ -248,7 +250,8 @@ class HerdStoreTest {
     Hand.MOUSE.button(page, "Write down");
     assertThat(records).containsText("1 Dec: counted 150 round bales");
     records.getByText("Take back").first().click();
-    records.getByText("Take back").first().click();
+    assertThat(records.getByText("Take back")).hasCount(1);
+    records.getByText("Take back").click();
     assertThat(records).not().containsText("1 Dec");
     assertThat(page.getByTestId("lot-cost")).containsText("1,000 MJ of energy eaten");
     assertThat(page.getByTestId("at-most")).containsText("worth at most");
