@@ -209,6 +209,7 @@ export function quantityOf(field: string): Quantity {
   if (/waterMm$/.test(field)) return 'water';
   if (/waterLPerDay$/.test(field)) return 'litres';
   if (/windKmPerHour$/.test(field)) return 'speed';
+  if (/besidesKgPerDay$/.test(field)) return 'perDay';
   if (/walkKmPerDay$/.test(field)) return 'walk';
   if (/rindCm$/.test(field)) return 'rind';
   if (/densityKgPerM3$/.test(field)) return 'density';

@@ -210,6 +210,7 @@ const FIELD_NAMES: Record<string, string> = {
   'keeping.windKmPerHour': 'Wind',
   'keeping.walkKmPerDay': 'Extra walk',
   'keeping.deathsPerYearShare': 'Deaths in a year',
+  'keeping.besidesKgPerDay': 'Fed besides the plan',
   'keeping.conditionFloor': 'Lowest condition accepted',
   'headChange.head': 'Head that come or go',
   'headChange.moneyPerHead': 'Price of one',

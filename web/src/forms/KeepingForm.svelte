@@ -97,6 +97,14 @@
       onchange={(v) => v !== null && keep('walkKmPerDay', v)}
     />
     <NumberField
+      label="Fed besides the plan"
+      name="keeping.besidesKgPerDay"
+      quantity="perDay"
+      value={group.keeping.besidesKgPerDay}
+      hint="Dry matter in parlour or creep; counts in the diet only"
+      onchange={(v) => v !== null && keep('besidesKgPerDay', v)}
+    />
+    <NumberField
       label="Deaths in a year"
       name="keeping.deathsPerYearShare"
       quantity="share"

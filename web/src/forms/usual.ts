@@ -38,6 +38,7 @@ export function usualGroup(id: string, name: string, kindId: string, head: numbe
       deathsPerYearShare: 0,
       conditionFloor: null,
       snowAsWater: false,
+      besidesKgPerDay: 0,
     },
   };
 }

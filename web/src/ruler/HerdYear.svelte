@@ -306,7 +306,9 @@
           /></svg
         >{name(g.id)}</span
       >{/each}<span><i class="dots"></i>young of the year</span>
-    {#if measure === 'energy'}<span>horses left out: the tables hold no energy for them</span>{/if}
+    {#if measure === 'energy' && year.groups.some((g) => !g.hasEnergy)}<span
+        >horses left out: the tables hold no energy for them</span
+      >{/if}
     {#if measure === 'aud'}<span
         >one animal unit day is {figure(farm.audKg, 'mass', open.system)}
         {unitOf('mass', open.system)} of dry matter</span

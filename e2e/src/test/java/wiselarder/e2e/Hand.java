@@ -49,7 +49,7 @@ enum Hand {
   };
 
   /** More stops than any screen has. */
-  private static final int MOST_STOPS = 250;
+  private static final int MOST_STOPS = 500;
 
   abstract void press(Locator target);
 

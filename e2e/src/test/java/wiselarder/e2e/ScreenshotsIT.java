@@ -38,7 +38,7 @@ class ScreenshotsIT {
         page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(screen))
             .first()
             .waitFor();
-        shoot(page, screen.toLowerCase(java.util.Locale.ROOT), true);
+        shoot(page, screen.toLowerCase(java.util.Locale.ROOT), screen.equals("Land"));
       }
       page.navigate(product.demo() + "/map");
       page.getByTestId("map-measured").getByText("grow feed").waitFor();

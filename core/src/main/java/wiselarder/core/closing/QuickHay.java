@@ -50,6 +50,7 @@ public record QuickHay(FarmPlan plan, int units, double eatenKg, int days, doubl
       LocalDate fromInclusive,
       LocalDate toExclusive,
       Lot lot) {
+    Check.range("group.head", head, 1, 100000);
     Check.present("quick.fromInclusive", fromInclusive);
     Check.present("quick.toExclusive", toExclusive);
     Check.ordered("quick.dates", fromInclusive, toExclusive);

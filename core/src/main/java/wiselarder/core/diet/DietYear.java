@@ -52,9 +52,26 @@ public final class DietYear {
     return !stated.kind().startsWith("horse/");
   }
 
+  /** A feed as it is given in parlours and creeps, percent of DM by nutrient. Assumption. */
+  private static final double[] BESIDES_PCT = {16, 80, 25, 0.3, 0.4};
+
+  /** Fed besides the plan, kg DM for all. */
+  private double besidesKg(int day) {
+    return year.head(day) * stated.keeping().besidesKgPerDay();
+  }
+
+  private double kg(int day, int nutrient) {
+    return balance.dietKg(group, day, nutrient) + besidesKg(day) * BESIDES_PCT[nutrient] / 100;
+  }
+
+  /** All that is eaten, fed besides included, kg DM. */
+  double eatenKg(int day) {
+    return balance.eatenKg(group, day) + besidesKg(day);
+  }
+
   /** Crude protein eaten, kg. */
   public double proteinKg(int day) {
-    return balance.dietKg(group, day, Values.PROTEIN);
+    return kg(day, Values.PROTEIN);
   }
 
   public double proteinNeedKg(int day) {
@@ -63,7 +80,7 @@ public final class DietYear {
 
   /** Metabolisable energy eaten, MJ. */
   public double energyMj(int day) {
-    return 100 * Energy.MJ_PER_TDN_PCT * balance.dietKg(group, day, Values.TDN);
+    return 100 * Energy.MJ_PER_TDN_PCT * kg(day, Values.TDN);
   }
 
   /** Metabolisable energy needed, cold and walking included, MJ. */
@@ -73,7 +90,7 @@ public final class DietYear {
 
   /** Calcium eaten, kg. */
   public double calciumKg(int day) {
-    return balance.dietKg(group, day, Values.CALCIUM);
+    return kg(day, Values.CALCIUM);
   }
 
   public double calciumNeedKg(int day) {
@@ -82,7 +99,7 @@ public final class DietYear {
 
   /** Phosphorus eaten, kg. */
   public double phosphorusKg(int day) {
-    return balance.dietKg(group, day, Values.PHOSPHORUS);
+    return kg(day, Values.PHOSPHORUS);
   }
 
   public double phosphorusNeedKg(int day) {
@@ -110,8 +127,8 @@ public final class DietYear {
   }
 
   private double percent(int day, int nutrient) {
-    double kg = balance.eatenKg(group, day);
-    return kg <= 1e-6 ? Double.NaN : 100 * balance.dietKg(group, day, nutrient) / kg;
+    double kg = eatenKg(day);
+    return kg <= 1e-6 ? Double.NaN : 100 * kg(day, nutrient) / kg;
   }
 
   /** Expected gain of one, kg a day; below zero a loss; NaN for horses and where nobody is. */
@@ -200,7 +217,7 @@ public final class DietYear {
   }
 
   private double gain(int day, double weight) {
-    double eaten = balance.eatenKg(group, day);
+    double eaten = eatenKg(day);
     double tdn = eaten <= 1e-6 ? year.tdnNeedPct(day) : tdnPct(day);
     double head = year.head(day);
     if (CATTLE_GROWTH.contains(stated.kind())) {

@@ -107,8 +107,8 @@ public record Supplement(
         }
         days++;
         head += n;
-        sum[0] += b.needKg(g, d);
-        sum[1] += b.eatenKg(g, d);
+        sum[0] += b.needKg(g, d) + diet.eatenKg(d) - b.eatenKg(g, d);
+        sum[1] += diet.eatenKg(d);
         sum[2] += diet.proteinKg(d);
         sum[3] += diet.energyMj(d);
         sum[4] += diet.proteinNeedKg(d);

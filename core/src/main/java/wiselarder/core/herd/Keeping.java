@@ -13,6 +13,8 @@ import wiselarder.core.quantity.Check;
  * @param deathsPerYearShare share of the group that dies in a year, spread evenly
  * @param conditionFloor lowest condition score that the keeper accepts, or null
  * @param snowAsWater true where the keeper accepts that it drinks by eating snow
+ * @param besidesKgPerDay feed that does not come from this plan, kg DM a head and day: in the
+ *     parlour or the creep. It counts in the diet, not in what they ask for
  */
 public record Keeping(
     boolean byEnergy,
@@ -21,7 +23,8 @@ public record Keeping(
     double walkKmPerDay,
     double deathsPerYearShare,
     Double conditionFloor,
-    boolean snowAsWater) {
+    boolean snowAsWater,
+    double besidesKgPerDay) {
 
   /** What keeps off wind and rain. */
   public enum Shelter {
@@ -34,7 +37,8 @@ public record Keeping(
   }
 
   /** A sheltered group that walks no further than any other. */
-  public static final Keeping USUAL = new Keeping(false, Shelter.SHELTERED, 0, 0, 0, null, false);
+  public static final Keeping USUAL =
+      new Keeping(false, Shelter.SHELTERED, 0, 0, 0, null, false, 0);
 
   public Keeping {
     Check.present("keeping.shelter", shelter);
@@ -44,5 +48,26 @@ public record Keeping(
     if (conditionFloor != null) {
       Check.range("keeping.conditionFloor", conditionFloor, 1, 9);
     }
+    Check.range("keeping.besidesKgPerDay", besidesKgPerDay, 0, 15);
+  }
+
+  /** A group that is fed from this plan alone. */
+  public Keeping(
+      boolean byEnergy,
+      Shelter shelter,
+      double windKmPerHour,
+      double walkKmPerDay,
+      double deathsPerYearShare,
+      Double conditionFloor,
+      boolean snowAsWater) {
+    this(
+        byEnergy,
+        shelter,
+        windKmPerHour,
+        walkKmPerDay,
+        deathsPerYearShare,
+        conditionFloor,
+        snowAsWater,
+        0);
   }
 }

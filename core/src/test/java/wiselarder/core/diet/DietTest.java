@@ -228,4 +228,23 @@ class DietTest {
         .isEqualTo(snow);
     return WaterYear.of(b).drunkL(0, january);
   }
+
+  @Test
+  void whatIsFedBesidesThePlanCountsInTheDietAlone() {
+    AnimalGroup milked =
+        Farms.kept(
+            group("dairy/cow", 10, 560, 0, 11.5),
+            new Keeping(false, Keeping.Shelter.HOUSED, 0, 0, 0, null, false, 5.5),
+            List.of());
+    Farms farm = new Farms();
+    farm.groups.add(milked);
+    farm.lots.add(Farms.of("hay", 900, "hay_grass_clover"));
+    farm.feed("g", null, null);
+    YearBalance b = ENGINE.simulate(farm.build());
+    assertThat(b.needKg(0, 10)).isCloseTo(115, within(1e-6));
+    DietYear diet = DietYear.of(b, 0);
+    // 11.5 kg at 13% and 5.5 kg at 16% protein
+    assertThat(diet.proteinKg(10) / 10).isCloseTo(11.5 * 0.13 + 5.5 * 0.16, within(1e-3));
+    assertThat(diet.proteinPct(10)).isCloseTo(100 * (1.495 + 0.88) / 17, within(0.01));
+  }
 }

@@ -291,6 +291,7 @@ final class CsvList<T extends Record> {
           "keeping.windKmPerHour",
           "keeping.walkKmPerDay",
           "keeping.deathsPerYearShare",
+          "keeping.besidesKgPerDay",
           "reserve.units");
 
   /** A refusal at the row's column, what is accepted in the unit the file is written in. */

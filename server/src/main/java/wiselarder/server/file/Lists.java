@@ -273,7 +273,8 @@ public final class Lists {
             CsvColumn.number("extra_walk", CsvUnit.WALK, "keeping.walkKmPerDay"),
             CsvColumn.number("deaths_a_year", CsvUnit.PERCENT, "keeping.deathsPerYearShare"),
             CsvColumn.number("condition_floor", CsvUnit.NONE, "keeping.conditionFloor"),
-            CsvColumn.of("snow_as_water", CsvColumn.Kind.YES_NO, "keeping.snowAsWater"));
+            CsvColumn.of("snow_as_water", CsvColumn.Kind.YES_NO, "keeping.snowAsWater"),
+            CsvColumn.number("fed_besides", CsvUnit.PER_DAY, "keeping.besidesKgPerDay"));
     return new CsvList<>(
         AnimalGroup.class,
         columns,
@@ -283,7 +284,7 @@ public final class Lists {
          "youngPerDam": 0, "weaning": null, "youngLeave": null, "fromInclusive": null,
          "toExclusive": null, "changes": [], "scores": [], "keeping": {"byEnergy": false,
           "shelter": "SHELTERED", "windKmPerHour": 0, "walkKmPerDay": 0, "deathsPerYearShare": 0,
-          "conditionFloor": null, "snowAsWater": false}}""",
+          "conditionFloor": null, "snowAsWater": false, "besidesKgPerDay": 0}}""",
         AnimalGroup::id,
         AnimalGroup::name);
   }

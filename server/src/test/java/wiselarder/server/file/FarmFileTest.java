@@ -46,12 +46,21 @@ class FarmFileTest {
     assertThat(old.plans().get(0).farm().fields()).allMatch(f -> f.soil() == null);
   }
 
+  @Test
+  void aFileOfVersionFourHasNobodyComingAndNothingTested() {
+    FarmFile.Content old = FarmFile.read(Path.of("src/test/resources/files/version-4.json"));
+    assertThat(old).isEqualTo(FarmFile.read(EXAMPLE));
+    assertThat(old.plans().get(0).farm().groups())
+        .allMatch(g -> g.changes().isEmpty() && g.keeping().besidesKgPerDay() == 0);
+    assertThat(old.plans().get(0).farm().lots()).allMatch(l -> l.tests().isEmpty());
+  }
+
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',
       value = {
-        "\"version\": 4 | \"version\": 7 | \"version\" is 7, from a newer product; this one reads up to 4",
-        "\"version\": 4 | \"version\": \"two\" | \"version\" should be a number from 1 to 4",
+        "\"version\": 5 | \"version\": 7 | \"version\" is 7, from a newer product; this one reads up to 5",
+        "\"version\": 5 | \"version\": \"two\" | \"version\" should be a number from 1 to 5",
         "wise-larder-farm | other | \"format\" should be \"wise-larder-farm\"",
         "\"areaHa\": 2.4 | \"areaHa\": -2 | plans[0].farm.fields[0]: field.areaHa is -2.0; accepted is 0.01 to 5000.0",
         "\"head\": 9 | \"tail\": 1, \"head\": 9 | this name is not known here",

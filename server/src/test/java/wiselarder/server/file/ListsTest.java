@@ -160,4 +160,38 @@ class ListsTest {
       }
     }
   }
+
+  @Test
+  void groupsAndLotsBringHowTheyAreKept() {
+    FarmPlan herd =
+        take(
+            LISTS.read(
+                Lists.Kind.GROUPS,
+                """
+                name,shelter,wind_mi_per_hour,condition_floor,by_energy,fed_besides_lb_per_day
+                Cows,open,10,5,yes,2
+                """,
+                DEMO));
+    var keeping = herd.farm().groups().get(0).keeping();
+    assertThat(keeping.shelter()).hasToString("OPEN");
+    assertThat(keeping.windKmPerHour()).isCloseTo(16.09344, offset(1e-9));
+    assertThat(keeping.conditionFloor()).isEqualTo(5);
+    assertThat(keeping.byEnergy()).isTrue();
+    assertThat(keeping.besidesKgPerDay()).isCloseTo(0.90718474, offset(1e-9));
+    FarmPlan store =
+        take(
+            LISTS.read(
+                Lists.Kind.LOTS,
+                """
+                name,feed,wrap,kept_back_units,kept_back_for_from,kept_back_for_to,diameter_ft,width_ft,rind_in
+                First-cut fescue,hay_bahia_mid,twine,20,07-01,09-15,5,4,4
+                """,
+                DEMO));
+    var lot = store.farm().lots().get(0);
+    assertThat(lot.origin().feedId()).isEqualTo("hay_bahia_mid");
+    assertThat(lot.reserve().units()).isEqualTo(20);
+    assertThat(lot.size().diameterM()).isCloseTo(1.524, offset(1e-9));
+    assertThat(lot.size().rindShare()).isCloseTo(1 - Math.pow(1 - 8 / 60.0, 2), offset(1e-9));
+    assertThat(lot.tests()).as("what the file does not name stays").hasSize(1);
+  }
 }
