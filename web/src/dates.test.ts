@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { dayOf, endAfter, isoOf, lastDay, longDay } from './dates';
+import { dayOf, endAfter, isoOf, lastDay, longDay, movedMonthDay } from './dates';
 
 describe('days of the plan', () => {
   it('count across a leap day and a change of clocks', () => {
@@ -15,5 +15,11 @@ describe('days of the plan', () => {
 
   it('are named in words', () => {
     expect(longDay('2027-09-01', 176)).toBe('24 February');
+  });
+
+  it('moves a day of the year, over its end too', () => {
+    expect(movedMonthDay('--03-01', 42)).toBe('--04-12');
+    expect(movedMonthDay('--12-30', 5)).toBe('--01-04');
+    expect(movedMonthDay('--01-03', -7)).toBe('--12-27');
   });
 });

@@ -46,4 +46,15 @@ describe('units', () => {
     expect(quantityOf('terms.valuePerKgGain')).toBe('pricePerKg');
     expect(quantityOf('off.bufferM')).toBe('distance');
   });
+
+  it('measures water, wind, ways and bales', () => {
+    expect(amount(3785.41, 'litres', 'IMPERIAL')).toBe('1,000 gal');
+    expect(amount(16.09344, 'speed', 'IMPERIAL')).toBe('10 mph');
+    expect(amount(1.524, 'size', 'IMPERIAL')).toBe('5.0 ft');
+    expect(amount(170, 'density', 'METRIC')).toBe('170 kg/m3');
+    expect(quantityOf('size.rindCm')).toBe('rind');
+    expect(quantityOf('keeping.walkKmPerDay')).toBe('walk');
+    expect(quantityOf('test.proteinPct')).toBe('percent');
+    expect(quantityOf('lie.waterLPerDay')).toBe('litres');
+  });
 });

@@ -7,6 +7,7 @@
   import MonthDayField from './MonthDayField.svelte';
   import NumberField from './NumberField.svelte';
   import TextField from './TextField.svelte';
+  import { habits } from './usual';
 
   let {
     lot,
@@ -20,7 +21,6 @@
 
   const catalogue = $derived(open.catalogue!);
   const result = $derived(open.year.lots.find((l) => l.id === lot.id));
-  const bales = $derived(catalogue.packages.filter((p) => p.size));
   const weighed = $derived(
     (lot.size?.weighedKg ?? []).map((kg) => rounded(kg, 'weight', open.system)).join(', '),
   );
@@ -45,9 +45,21 @@
   }
   function like(id: string) {
     const p = catalogue.packages.find((x) => x.id === id);
-    if (!p?.size) return onchange('size', null);
-    onchange('size', { ...p.size, weighedKg: size.weighedKg, rindCm: size.rindCm });
+    if (!p) return onchange('size', null);
+    const kept = { weighedKg: [...size.weighedKg], rindCm: size.rindCm };
+    onchange(
+      'size',
+      p.size ? { ...p.size, ...kept } : { ...BLANK, ...kept, rindCm: null, packageId: p.id },
+    );
     if (size.weighedKg.length === 0) onchange('kgPerUnitAsFed', p.typicalKg);
+    // another shape is counted, stored and fed in another way
+    const usual = habits(p);
+    if (usual.unitName !== lot.unitName) {
+      onchange('unitName', usual.unitName);
+      onchange('dmShare', usual.dmShare);
+      onchange('storageMethodId', usual.storageMethodId);
+      onchange('feedingMethodId', usual.feedingMethodId);
+    }
   }
   function weigh(text: string) {
     const kg = text
@@ -121,7 +133,10 @@
     <Choice
       label="Like"
       value={size.packageId ?? ''}
-      options={[{ id: '', name: 'not said' }, ...bales.map((p) => ({ id: p.id, name: p.name }))]}
+      options={[
+        { id: '', name: 'not said' },
+        ...catalogue.packages.map((p) => ({ id: p.id, name: p.name })),
+      ]}
       onchange={like}
     />
     <label class="field">

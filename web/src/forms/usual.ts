@@ -97,7 +97,7 @@ export function usualField(id: string, name: string, forageId: string, areaHa: n
 }
 
 /** What a package is called when it is counted, how dry it is, how it is kept and fed. */
-function habits(
+export function habits(
   p: Package,
 ): Pick<Lot, 'unitName' | 'dmShare' | 'storageMethodId' | 'feedingMethodId'> {
   const ring = 'f_ring_open';

@@ -55,6 +55,12 @@
       wrong = '';
     } else void ask(query);
   });
+  /** Prints the sum alone, for the barn door or the dealer. */
+  function print() {
+    document.body.classList.add('print-alone');
+    window.print();
+    document.body.classList.remove('print-alone');
+  }
   async function ask(query: Record<string, string>) {
     const mine = ++asked;
     try {
@@ -70,10 +76,10 @@
 </script>
 
 {#if lot}
-  <section class="panel" aria-labelledby="hay-sum" data-testid="hay-sum">
+  <section class="panel alone" aria-labelledby="hay-sum" data-testid="hay-sum">
     <div class="head">
       <h2 id="hay-sum">Hay sum in {plural(lot.unitName, 2)} like {lot.name}</h2>
-      <button class="btn plain" onclick={() => window.print()}>Print</button>
+      <button class="btn plain" onclick={print}>Print</button>
     </div>
     <div class="asked">
       <Choice

@@ -62,7 +62,7 @@
         onchange={(v) => (kind = v as StoreRecord['kind'])}
       />
       <NumberField
-        label="Units"
+        label="How many"
         name="storeRecord.units"
         quantity="count"
         optional

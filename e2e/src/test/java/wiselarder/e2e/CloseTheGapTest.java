@@ -180,7 +180,7 @@ class CloseTheGapTest {
     go("Land");
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Corn Neighbor")).click();
     page.getByLabel("Area, ac").fill("80");
-    assertThat(page.getByTestId("effect")).containsText("Bare days 37 now");
+    assertThat(page.getByTestId("effect")).containsText("Bare days 38 now");
     button("Discard").click();
     assertThat(page.getByTestId("effect")).hasCount(0);
     page.getByLabel("Area, ac").fill("80");
@@ -218,7 +218,7 @@ class CloseTheGapTest {
     assertThat(page.getByTestId("hay-sum")).containsText("Lot 4");
     assertThat(page.getByTestId("hay-sum")).containsText("All groups");
     page.reload();
-    assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Lot 4")))
+    assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Open Lot 4")))
         .isVisible();
   }
 

@@ -124,7 +124,7 @@ class EditorsTest {
   void aLotWithFewerBalesRunsOutSooner() {
     go("Store");
     input("Units").fill("150");
-    assertThat(page.getByTestId("effect")).containsText("Bare days 37 now");
+    assertThat(page.getByTestId("effect")).containsText("Bare days 38 now");
     button("Save lot").click();
     assertThat(page.getByTestId("verdict")).containsText("January");
   }
@@ -165,11 +165,11 @@ class EditorsTest {
         .selectOption("METRIC");
     button("Save settings").click();
     go("Year");
-    assertThat(page.getByTestId("verdict-detail")).containsText("35.4 t of dry matter");
+    assertThat(page.getByTestId("verdict-detail")).containsText("36.5 t of dry matter");
     button("Ledger").click();
     assertThat(page.getByTestId("ledger")).containsText("Dry matter eaten, kg");
     page.reload();
-    assertThat(page.getByTestId("verdict-detail")).containsText("35.4 t of dry matter");
+    assertThat(page.getByTestId("verdict-detail")).containsText("36.5 t of dry matter");
   }
 
   @Test

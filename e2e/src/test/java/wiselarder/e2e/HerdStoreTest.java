@@ -242,11 +242,11 @@ class HerdStoreTest {
     demo("/store");
     Locator records = page.getByTestId("store-records");
     records.getByLabel("On").fill("2027-12-01");
-    records.getByLabel("Units").fill("7");
+    records.getByLabel("How many").fill("7");
     Hand.MOUSE.button(page, "Write down");
     assertThat(records).containsText("1 Dec: fed 7 round bales");
     records.getByLabel("What").selectOption("COUNTED");
-    records.getByLabel("Units").fill("150");
+    records.getByLabel("How many").fill("150");
     Hand.MOUSE.button(page, "Write down");
     assertThat(records).containsText("1 Dec: counted 150 round bales");
     records.getByText("Take back").first().click();

@@ -106,28 +106,17 @@ public record AnimalGroup(
 
   /** The same group with other comings and goings. */
   public AnimalGroup withChanges(List<HeadChange> changed) {
-    return new AnimalGroup(
-        id,
-        name,
-        kind,
-        head,
-        weightKg,
-        gainKgPerDay,
-        flatIntakeKgPerHeadDay,
-        birthStart,
-        birthSpreadDays,
-        youngPerDam,
-        weaning,
-        youngLeave,
-        fromInclusive,
-        toExclusive,
-        changed,
-        keeping,
-        scores);
+    return with(weaning, youngLeave, changed);
   }
 
   /** The same group, weaned on another day; its young leave no earlier than that. */
   public AnimalGroup withWeaning(MonthDay changed) {
+    boolean sooner =
+        youngLeave != null && daysAfter(birthStart, youngLeave) < daysAfter(birthStart, changed);
+    return with(changed, sooner ? changed : youngLeave, changes);
+  }
+
+  private AnimalGroup with(MonthDay weaned, MonthDay leave, List<HeadChange> changed) {
     return new AnimalGroup(
         id,
         name,
@@ -139,13 +128,11 @@ public record AnimalGroup(
         birthStart,
         birthSpreadDays,
         youngPerDam,
-        changed,
-        youngLeave != null && daysAfter(birthStart, youngLeave) < daysAfter(birthStart, changed)
-            ? changed
-            : youngLeave,
+        weaned,
+        leave,
         fromInclusive,
         toExclusive,
-        changes,
+        changed,
         keeping,
         scores);
   }

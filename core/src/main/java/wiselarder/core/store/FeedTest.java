@@ -7,7 +7,7 @@ import wiselarder.core.quantity.Check;
  * A report on a sample of a lot, percent of DM but for the dry matter itself. What was not looked
  * for is null.
  *
- * @param reportedOn day the report came
+ * @param reportedOn day the report came; null: the day of the sample
  * @param laboratory who made it; the stand-in of the product says that it is simulated
  * @param nitratePct nitrate ion (NO3); a report in NO3-N is 4.43 times lower
  */
@@ -36,7 +36,7 @@ public record FeedTest(
   public FeedTest {
     id = Check.text("test.id", id, 80);
     Check.present("test.sampledOn", sampledOn);
-    Check.present("test.reportedOn", reportedOn);
+    reportedOn = reportedOn == null ? sampledOn : reportedOn;
     Check.ordered("test.dates", sampledOn, reportedOn.plusDays(1));
     laboratory = Check.note("test.laboratory", laboratory, 80);
     rangeOrNone("test.dmShare", dmShare, 0.1, 1);

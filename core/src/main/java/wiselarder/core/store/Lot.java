@@ -93,21 +93,7 @@ public record Lot(
 
   /** As many others of the same make, with nothing kept back. */
   public Lot like(String otherId, String otherName, int otherUnits) {
-    return new Lot(
-        otherId,
-        otherName,
-        unitName,
-        otherUnits,
-        kgPerUnitAsFed,
-        dmShare,
-        storageMethodId,
-        feedingMethodId,
-        pricePerTonneAsFed,
-        note,
-        origin,
-        size,
-        null,
-        tests);
+    return with(otherId, otherName, otherUnits, null, tests);
   }
 
   /** The same lot with one more report, in place of an older one with its id. */
@@ -115,11 +101,15 @@ public record Lot(
     List<FeedTest> all = new java.util.ArrayList<>(tests);
     all.removeIf(t -> t.id().equals(test.id()));
     all.add(test);
+    return with(id, name, units, reserve, all);
+  }
+
+  private Lot with(String otherId, String called, int many, Reserve kept, List<FeedTest> reports) {
     return new Lot(
-        id,
-        name,
+        otherId,
+        called,
         unitName,
-        units,
+        many,
         kgPerUnitAsFed,
         dmShare,
         storageMethodId,
@@ -128,8 +118,8 @@ public record Lot(
         note,
         origin,
         size,
-        reserve,
-        all);
+        kept,
+        reports);
   }
 
   /** Dry matter of one unit as it comes in, kg. */

@@ -208,7 +208,7 @@ final class CsvList<T extends Record> {
             .findFirst();
     if (same.isPresent()) {
       ObjectNode tree = PlanFile.MAPPER.valueToTree(same.get());
-      column("id").ifPresent(c -> cells.put(c, tree.get("id")));
+      column("id").ifPresent(c -> cells.put(c, at(tree, c)));
       return tree;
     }
     ObjectNode tree = (ObjectNode) PlanFile.MAPPER.readTree(blank);

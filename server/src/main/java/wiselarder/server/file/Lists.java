@@ -1,6 +1,5 @@
 package wiselarder.server.file;
 
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -13,7 +12,6 @@ import wiselarder.core.plan.Farm.UnitSystem;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.PlanEdit;
-import wiselarder.core.quantity.Check;
 import wiselarder.core.store.FeedTest;
 import wiselarder.core.store.LossMethod;
 import wiselarder.core.store.Lot;
@@ -101,71 +99,11 @@ public final class Lists {
   }
 
   /** One report with the lot it is of. */
-  record TestRow(
-      String id,
-      String lotId,
-      LocalDate sampledOn,
-      LocalDate reportedOn,
-      String laboratory,
-      Double dmShare,
-      Double proteinPct,
-      Double tdnPct,
-      Double fibrePct,
-      Double calciumPct,
-      Double phosphorusPct,
-      Double nitratePct) {
-    TestRow {
-      Check.present("test.sampledOn", sampledOn);
-      reportedOn = reportedOn == null ? sampledOn : reportedOn;
-      new FeedTest(
-          id,
-          sampledOn,
-          reportedOn,
-          laboratory,
-          dmShare,
-          proteinPct,
-          tdnPct,
-          fibrePct,
-          calciumPct,
-          phosphorusPct,
-          nitratePct);
-    }
-
-    static TestRow of(Lot lot, FeedTest t) {
-      return new TestRow(
-          t.id(),
-          lot.id(),
-          t.sampledOn(),
-          t.reportedOn(),
-          t.laboratory(),
-          t.dmShare(),
-          t.proteinPct(),
-          t.tdnPct(),
-          t.fibrePct(),
-          t.calciumPct(),
-          t.phosphorusPct(),
-          t.nitratePct());
-    }
-
-    FeedTest test() {
-      return new FeedTest(
-          id,
-          sampledOn,
-          reportedOn,
-          laboratory,
-          dmShare,
-          proteinPct,
-          tdnPct,
-          fibrePct,
-          calciumPct,
-          phosphorusPct,
-          nitratePct);
-    }
-  }
+  record TestRow(String lotId, FeedTest test) {}
 
   private static List<TestRow> tests(FarmPlan plan) {
     return plan.farm().lots().stream()
-        .flatMap(l -> l.tests().stream().map(t -> TestRow.of(l, t)))
+        .flatMap(l -> l.tests().stream().map(t -> new TestRow(l.id(), t)))
         .toList();
   }
 
@@ -174,27 +112,27 @@ public final class Lists {
     plan.farm().lots().forEach(l -> choice(lots, l.id(), l.name()));
     List<CsvColumn> columns =
         List.of(
-            CsvColumn.of("id", CsvColumn.Kind.TEXT, "id"),
+            CsvColumn.of("id", CsvColumn.Kind.TEXT, "test.id"),
             CsvColumn.choice("lot", "lotId", lots),
-            CsvColumn.of("sampled_on", CsvColumn.Kind.DATE, "sampledOn"),
-            CsvColumn.of("reported_on", CsvColumn.Kind.DATE, "reportedOn"),
-            CsvColumn.of("laboratory", CsvColumn.Kind.TEXT, "laboratory"),
-            CsvColumn.number("dry_matter", CsvUnit.PERCENT, "dmShare"),
-            CsvColumn.number("protein", CsvUnit.PARTS, "proteinPct"),
-            CsvColumn.number("tdn", CsvUnit.PARTS, "tdnPct"),
-            CsvColumn.number("ndf", CsvUnit.PARTS, "fibrePct"),
-            CsvColumn.number("calcium", CsvUnit.PARTS, "calciumPct"),
-            CsvColumn.number("phosphorus", CsvUnit.PARTS, "phosphorusPct"),
-            CsvColumn.number("nitrate_no3", CsvUnit.PARTS, "nitratePct"));
+            CsvColumn.of("sampled_on", CsvColumn.Kind.DATE, "test.sampledOn"),
+            CsvColumn.of("reported_on", CsvColumn.Kind.DATE, "test.reportedOn"),
+            CsvColumn.of("laboratory", CsvColumn.Kind.TEXT, "test.laboratory"),
+            CsvColumn.number("dry_matter", CsvUnit.PERCENT, "test.dmShare"),
+            CsvColumn.number("protein", CsvUnit.PARTS, "test.proteinPct"),
+            CsvColumn.number("tdn", CsvUnit.PARTS, "test.tdnPct"),
+            CsvColumn.number("ndf", CsvUnit.PARTS, "test.fibrePct"),
+            CsvColumn.number("calcium", CsvUnit.PARTS, "test.calciumPct"),
+            CsvColumn.number("phosphorus", CsvUnit.PARTS, "test.phosphorusPct"),
+            CsvColumn.number("nitrate_no3", CsvUnit.PARTS, "test.nitratePct"));
     return new CsvList<>(
         TestRow.class,
         columns,
         """
-        {"id": null, "lotId": null, "sampledOn": null, "reportedOn": null, "laboratory": "",
-         "dmShare": null, "proteinPct": null, "tdnPct": null, "fibrePct": null,
-         "calciumPct": null, "phosphorusPct": null, "nitratePct": null}""",
-        TestRow::id,
-        t -> t.lotId + " " + t.sampledOn,
+        {"lotId": null, "test": {"id": null, "sampledOn": null, "reportedOn": null,
+         "laboratory": "", "dmShare": null, "proteinPct": null, "tdnPct": null, "fibrePct": null,
+         "calciumPct": null, "phosphorusPct": null, "nitratePct": null}}""",
+        t -> t.test().id(),
+        t -> t.lotId() + " " + t.test().sampledOn(),
         List.of("lot", "sampled_on"));
   }
 
