@@ -233,7 +233,7 @@ public final class ResolvedPlan {
     int from;
     int to;
 
-    /** Most of a day's need that it gives; true where it means the whole store. */
+    /** Most of a day's need that it gives; true where it means a whole store of several lots. */
     double mostShare = 1;
 
     boolean wholeStore;
@@ -578,7 +578,7 @@ public final class ResolvedPlan {
     s.from = year.clippedStart(step.fromInclusive());
     s.to = year.clippedEnd(step.toExclusive());
     s.mostShare = step.mostShare() == null ? 1 : step.mostShare();
-    s.wholeStore = !s.graze && step.sourceIds().isEmpty();
+    s.wholeStore = !s.graze && step.sourceIds().isEmpty() && lots.length > 1;
     s.sources =
         step.sourceIds().isEmpty()
             ? java.util.stream.IntStream.range(0, s.graze ? fields.length : lots.length).toArray()

@@ -111,8 +111,10 @@ final class Stores {
   double feed(int g, StepPlan step, int day, double needKg, double leftKg) {
     double left = leftKg;
     if (step.wholeStore) {
-      for (int l = best(g, day, needKg); l >= 0 && left > EPSILON_KG; l = best(g, day, needKg)) {
+      int l = best(g, day, needKg);
+      while (l >= 0 && left > EPSILON_KG) {
         left -= feedFrom(g, l, day, needKg, left);
+        l = left > EPSILON_KG ? best(g, day, needKg) : -1;
       }
       return left;
     }
