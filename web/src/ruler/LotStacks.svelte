@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { shortDay } from '../dates';
+  import { shortDate, shortDay } from '../dates';
   import { open } from '../plan.svelte';
   import { amount, figure, unitOf } from '../units';
   import { plural } from '../words';
@@ -100,9 +100,9 @@
         />
         {#if l.reserve}
           <text x={scale.left + 6} y="15" class="note halo"
-            >{l.reserve.units} kept back for {Number(l.reserve.fromInclusive.slice(5, 7))}.{Number(
-              l.reserve.fromInclusive.slice(2, 4),
-            )}.</text
+            >{l.reserve.units} kept back for {shortDate(
+              `2025-${l.reserve.fromInclusive.slice(2)}`,
+            )}</text
           >
         {/if}
         {#if l.empty >= 0}

@@ -29,8 +29,13 @@ public record FeedCost(double perTonneDm, double perTonneEaten, double perGj, do
     return new FeedCost(
         perTonneDm,
         eaten,
-        eaten / (MJ_PER_TDN_PCT * worth.tdnPct()),
-        eaten / (10 * worth.proteinPct()));
+        per(eaten, MJ_PER_TDN_PCT * worth.tdnPct()),
+        per(eaten, 10 * worth.proteinPct()));
+  }
+
+  /** Minerals hold neither energy nor protein: nothing can be said by them. */
+  private static double per(double cost, double held) {
+    return held <= 0 ? Double.NaN : cost / held;
   }
 
   /**

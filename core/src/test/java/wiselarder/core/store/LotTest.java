@@ -122,6 +122,14 @@ class LotTest {
     assertThat(Farms.with(Farms.bale("x", 1), null).costPerUnit()).isEqualTo(40);
   }
 
+  @Test
+  void mineralsCostNothingByEnergyOrProtein() {
+    FeedCost cost = FeedCost.of(900, FEEDS.get("mineral_mix").worth(), 0.95);
+    assertThat(cost.perTonneEaten()).isCloseTo(900 / 0.95, within(1e-9));
+    assertThat(cost.perGj()).isNaN();
+    assertThat(cost.perKgProtein()).isNaN();
+  }
+
   /** Point 13: a bale left where it was made needs no hauling. */
   @Test
   void aBaleLeftInTheFieldCostsNoHauling() {

@@ -153,7 +153,7 @@ final class StoreView {
         worth.phosphorusPct(),
         worth.from(),
         Double.isNaN(b.lotTdnPct(l)) ? null : b.lotRipeness(l),
-        unit == null
+        unit == null || Double.isNaN(cost.perGj() + cost.perKgProtein())
             ? null
             : new LotCost(
                 unit, cost.perTonneDm(), cost.perTonneEaten(), cost.perGj(), cost.perKgProtein()),
