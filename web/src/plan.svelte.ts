@@ -7,9 +7,11 @@ import {
   type Edit,
   type PlanView,
   type Problem,
+  type Seen,
   type WeatherRecord,
   type YearView,
 } from './api/client';
+import { write } from './outbox';
 import { problemText } from './words';
 import type { System } from './units';
 
@@ -51,6 +53,11 @@ class OpenPlan {
   /** What can stand on a field: the keeper's own first, then the product's. */
   get forages(): Catalogue['forages'] {
     return [...(this.view?.ownForages ?? []), ...(this.catalogue?.forages ?? [])];
+  }
+
+  /** True for whoever may write down what was seen: all but readers. */
+  get mayWrite(): boolean {
+    return this.view?.role !== 'READER';
   }
 
   get mayPlan(): boolean {
@@ -150,6 +157,17 @@ class OpenPlan {
         this.conflict = { edits, base: revision, problem: e.problem };
         return new Promise((settle) => (this.settle = settle));
       }
+      this.error = this.explain(e);
+      return false;
+    }
+  }
+
+  /** Writes down what was seen or done. No edit of anybody can make it stale. */
+  async write(seen: Seen[]): Promise<boolean> {
+    try {
+      this.show(await write(this.view!.id, seen));
+      return true;
+    } catch (e) {
       this.error = this.explain(e);
       return false;
     }

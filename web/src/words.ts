@@ -233,7 +233,7 @@ const FIELD_NAMES: Record<string, string> = {
   'test.fibrePct': 'Fibre of the test',
   'test.nitratePct': 'Nitrate of the test',
   'test.dates': 'Dates of the test',
-  'storeRecord.units': 'Units written down',
+  'record.units': 'Units written down',
   'haySum.dates': 'Days of the hay sum',
   'setOut.units': 'Units at once',
   'setOut.heldShare': 'Days held for each of feed',
@@ -330,7 +330,7 @@ export function changeText(change: Change): string {
     SCENARIO: 'the weather scenario',
     PASS: 'the passes for light on',
     FORAGE: 'the own forage',
-    STORE_RECORD: 'the record of',
+    TEST: 'the test of',
   }[change.what];
   const verb = { ADDED: 'Adds', REMOVED: 'Removes', CHANGED: 'Changes' }[change.kind];
   return `${verb} ${what} ${change.name}`;

@@ -9,11 +9,13 @@ export type GroupCurve = Schemas['GroupCurve'];
 export type FieldWater = Schemas['FieldWater'];
 export type HeadChange = Schemas['HeadChange'];
 export type Keeping = Schemas['Keeping'];
-export type ConditionScore = Schemas['ConditionScore'];
 export type Origin = Schemas['Origin'];
 export type UnitSize = Schemas['UnitSize'];
 export type FeedTest = Schemas['FeedTest'];
-export type StoreRecord = Schemas['StoreRecord'];
+export type Fact = Schemas['Fact'];
+export type Seen = Schemas['NewRecord'];
+export type RecordLine = Schemas['RecordLine'];
+export type WriteRequest = Schemas['WriteRequest'];
 export type HaySheet = Schemas['HaySheet'];
 export type Supplement = Schemas['Supplement'];
 export type SellingOrder = Schemas['SellingOrder'];
@@ -227,10 +229,14 @@ export const api = {
   weaning: (id: string, groupId: string) =>
     get<Weaning[]>(inSeason(`/plans/${id}/weaning?${query({ groupId })}`)),
   samples: (id: string) => get<Sample[]>(`/plans/${id}/samples`),
-  sendSample: (id: string, lotId: string, sampledOn: string) =>
-    post<Sample>(`/plans/${id}/samples`, { lotId, sampledOn }),
-  takeReport: (id: string, sample: string, revision: number) =>
-    post<PlanView>(inSeason(`/plans/${id}/samples/${sample}/take`), { revision }),
+  sendSample: (id: string, commandId: string, device: string, lotId: string, sampledOn: string) =>
+    post<Sample>(`/plans/${id}/samples`, { commandId, device, lotId, sampledOn }),
+  takeReport: (id: string, sample: string, device: string) =>
+    post<PlanView>(inSeason(`/plans/${id}/samples/${sample}/take`), { device }),
+  records: (id: string, about: string) =>
+    get<RecordLine[]>(`/plans/${id}/records?${query({ about })}`),
+  write: (id: string, request: WriteRequest) =>
+    post<PlanView>(inSeason(`/plans/${id}/records`), request),
   quickHay: (request: QuickRequest) => post<QuickView>('/hay-sum', request),
   keepQuick: (request: QuickRequest) =>
     post<{ farm: string; plan: string }>('/farms/quick', request),

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { AnimalGroup, ConditionScore, HeadChange } from '../api/client';
+  import type { AnimalGroup, HeadChange } from '../api/client';
   import { endAfter, isoOf, lastDay } from '../dates';
   import { open } from '../plan.svelte';
   import Choice from './Choice.svelte';
@@ -10,7 +10,6 @@
     $props();
 
   const farm = $derived(open.view!.farm);
-  const kind = $derived(open.catalogue!.kinds.find((k) => k.id === group.kind)!);
   const others = $derived(farm.groups.filter((g) => g.id !== group.id));
   const KINDS: { id: HeadChange['kind']; name: string }[] = [
     { id: 'BOUGHT', name: 'bought' },
@@ -46,17 +45,6 @@
       note: '',
     };
     onchange({ ...group, changes: [...group.changes, one] });
-  }
-  function putScore(i: number, change: Partial<ConditionScore>) {
-    const scores = group.scores.map((s, n) => (n === i ? { ...s, ...change } : s));
-    onchange({ ...group, scores });
-  }
-  function addScore() {
-    const date = open.year.start;
-    onchange({
-      ...group,
-      scores: [...group.scores, { date, score: kind.scale.usual, weightKg: null }],
-    });
   }
 </script>
 
@@ -116,40 +104,6 @@
   <p class="quiet fine">
     Young at foot go with their dams; those that are weaned stay. Animals that are away eat nothing
     here.
-  </p>
-</section>
-<section class="part" aria-label="Condition">
-  <h2>Condition, as scored</h2>
-  {#each group.scores as s, i (i)}
-    <div class="row">
-      <DateField label="On" value={s.date} onchange={(v) => v && putScore(i, { date: v })} />
-      <NumberField
-        label={`Score, ${kind.scale.lowest} to ${kind.scale.highest}`}
-        name="condition.score"
-        quantity="plain"
-        value={s.score}
-        onchange={(v) => v !== null && putScore(i, { score: v })}
-      />
-      <NumberField
-        label="Weight of one"
-        name="condition.weightKg"
-        quantity="weight"
-        optional
-        placeholder="not weighed"
-        value={s.weightKg}
-        onchange={(v) => putScore(i, { weightKg: v })}
-      />
-      <button
-        class="btn plain"
-        onclick={() => onchange({ ...group, scores: group.scores.filter((_, n) => n !== i) })}
-        >Drop<span class="visually-hidden"> this score</span></button
-      >
-    </div>
-  {/each}
-  <button class="btn plain" onclick={addScore}>Add a score</button>
-  <p class="quiet fine">
-    The expected condition starts anew from each score; before the first one it is taken as {kind
-      .scale.usual}, an assumption.
   </p>
 </section>
 

@@ -29,7 +29,6 @@ export function usualGroup(id: string, name: string, kindId: string, head: numbe
     fromInclusive: null,
     toExclusive: null,
     changes: [],
-    scores: [],
     keeping: {
       byEnergy: false,
       shelter: 'SHELTERED',
@@ -177,7 +176,7 @@ export function usualLot(id: string, name: string, kind: Package, units: number)
 }
 
 /** Of a lot of which no more is said. */
-export function nothingSaid(): Pick<Lot, 'origin' | 'size' | 'reserve' | 'tests'> {
+export function nothingSaid(): Pick<Lot, 'origin' | 'size' | 'reserve'> {
   return {
     origin: {
       feedId: null,
@@ -190,7 +189,6 @@ export function nothingSaid(): Pick<Lot, 'origin' | 'size' | 'reserve' | 'tests'
     },
     size: null,
     reserve: null,
-    tests: [],
   };
 }
 

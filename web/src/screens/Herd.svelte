@@ -13,6 +13,7 @@
   import { freshId, open } from '../plan.svelte';
   import MiniYear from '../ruler/MiniYear.svelte';
   import HerdYear from '../ruler/HerdYear.svelte';
+  import Condition from './Condition.svelte';
   import DietYear from './DietYear.svelte';
   import HerdWater from './HerdWater.svelte';
   import NeedLess from './NeedLess.svelte';
@@ -128,6 +129,7 @@
         onremove={known ? remove : null}
       />
       <DietYear group={draft.item.group} />
+      {#if known}<Condition group={draft.item.group} />{/if}
       {#if known && !draft.changed}<NeedLess group={draft.item.group} />{/if}
     </section>
   {:else}

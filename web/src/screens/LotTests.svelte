@@ -1,10 +1,12 @@
 <script lang="ts">
   import { onDestroy } from 'svelte';
-  import { api, Refusal, type FeedTest, type Lot, type Sample } from '../api/client';
+  import { api, Refusal, type Fact, type FeedTest, type Lot, type Sample } from '../api/client';
   import DateField from '../forms/DateField.svelte';
   import NumberField from '../forms/NumberField.svelte';
   import { longDate, shortDate, today } from '../dates';
+  import { commandId, device } from '../outbox';
   import { freshId, open } from '../plan.svelte';
+  import { Written } from '../records/written.svelte';
   import { ROLES } from '../words';
 
   let { lot }: { lot: Lot } = $props();
@@ -15,11 +17,18 @@
   let sampledOn = $state(today());
   const result = $derived(open.year.lots.find((l) => l.id === lot.id));
   const mine = $derived(samples.filter((s) => s.lotId === lot.id && !s.taken));
-  const maySend = $derived(open.view!.role !== 'READER');
+  const written = new Written(() => lot.id);
+  const tests = $derived(
+    written
+      .of('LOT_TESTED')
+      .filter((l) => !l.struckBy)
+      .map((l) => ({ record: l.id, ...l.fact.test }))
+      .sort((a, b) => (a.sampledOn < b.sampledOn ? -1 : 1)),
+  );
   let timer: ReturnType<typeof setTimeout> | undefined;
 
   $effect(() => {
-    void open.view!.revision;
+    void open.view;
     void look();
   });
   onDestroy(() => clearTimeout(timer));
@@ -37,7 +46,7 @@
   }
   async function send() {
     try {
-      await api.sendSample(open.view!.id, lot.id, sampledOn);
+      await api.sendSample(open.view!.id, commandId(), device(), lot.id, sampledOn);
       await look();
     } catch (e) {
       open.error = open.explain(e);
@@ -45,7 +54,7 @@
   }
   async function take(sample: Sample) {
     try {
-      open.took(await api.takeReport(open.view!.id, sample.id, open.view!.revision));
+      open.took(await api.takeReport(open.view!.id, sample.id, device()));
     } catch (e) {
       open.error = e instanceof Refusal ? open.explain(e) : String(e);
     }
@@ -54,7 +63,7 @@
     typed = {
       id: freshId(
         'test',
-        lot.tests.map((t) => t.id),
+        tests.map((t) => t.id),
       ),
       sampledOn: today(),
       reportedOn: today(),
@@ -71,13 +80,11 @@
   async function keep() {
     const test = $state.snapshot(typed) as FeedTest;
     if (test.reportedOn < test.sampledOn) test.reportedOn = test.sampledOn;
-    const stored = open.view!.farm.lots.find((l) => l.id === lot.id)!;
-    const tests = [...($state.snapshot(stored.tests) as FeedTest[]), test];
-    if (await open.edit([{ putLot: { ...($state.snapshot(stored) as Lot), tests } }])) typed = null;
+    const fact: Fact = { kind: 'LOT_TESTED', lotId: lot.id, test };
+    if (await open.write([{ on: test.sampledOn, fact }])) typed = null;
   }
-  async function drop(id: string) {
-    const stored = $state.snapshot(open.view!.farm.lots.find((l) => l.id === lot.id)!) as Lot;
-    await open.edit([{ putLot: { ...stored, tests: stored.tests.filter((t) => t.id !== id) } }]);
+  async function drop(record: string) {
+    await open.write([{ on: today(), fact: { kind: 'STRUCK', record, why: '' } }]);
   }
   const FROM = {
     TEST: 'by its newest test',
@@ -98,7 +105,7 @@
       {FROM[result.worthFrom]}.
     </p>
   {/if}
-  {#if lot.tests.length}
+  {#if tests.length}
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
     <div class="months-scroll" tabindex="0" role="region" aria-label="Tests">
       <table class="ledger">
@@ -115,7 +122,7 @@
           </tr>
         </thead>
         <tbody>
-          {#each lot.tests as t (t.id)}
+          {#each tests as t (t.record)}
             <tr>
               <th scope="row">{shortDate(t.sampledOn)} {t.sampledOn.slice(0, 4)}</th>
               <td>{t.laboratory}</td>
@@ -125,7 +132,7 @@
               <td class="number">{say(t.fibrePct, 0)}</td>
               <td class="number">{say(t.nitratePct, 2)}</td>
               <td
-                >{#if open.mayPlan}<button class="btn plain" onclick={() => drop(t.id)}
+                >{#if open.mayWrite}<button class="btn plain" onclick={() => drop(t.record)}
                     >Drop<span class="visually-hidden">
                       the test of {shortDate(t.sampledOn)}</span
                     ></button
@@ -145,7 +152,7 @@
           s.report.fibrePct,
           0,
         )}%, nitrate {say(s.report.nitratePct, 2)}%.
-        {#if open.mayPlan}<button class="btn preset-filled-primary-500" onclick={() => take(s)}
+        {#if open.mayWrite}<button class="btn preset-filled-primary-500" onclick={() => take(s)}
             >Take it into the lot</button
           >{/if}
       {:else}
@@ -156,11 +163,11 @@
     </p>
   {/each}
   <div class="row">
-    {#if maySend}
+    {#if open.mayWrite}
       <DateField label="Sampled on" value={sampledOn} onchange={(v) => v && (sampledOn = v)} />
       <button class="btn plain" onclick={send}>Send a sample</button>
     {/if}
-    {#if open.mayPlan}<button class="btn plain" onclick={begin}>Type a report</button>{/if}
+    {#if open.mayWrite}<button class="btn plain" onclick={begin}>Type a report</button>{/if}
   </div>
   {#if typed}
     <div class="input-grid" data-testid="typed-test">
@@ -217,7 +224,7 @@
     The laboratory that comes with the product is simulated: it draws a report about the table's
     figures and knows nothing of your hay. Type a real report in its place. A lot with much nitrate
     is held back or mixed: ask your veterinarian and adviser.
-    {#if !maySend}You are {ROLES[open.view!.role].one} here.{/if}
+    {#if !open.mayWrite}You are {ROLES[open.view!.role].one} here.{/if}
   </p>
 </section>
 

@@ -1,26 +1,27 @@
 <script lang="ts">
-  import type { Lot, StoreRecord } from '../api/client';
+  import type { Fact, Lot } from '../api/client';
   import Choice from '../forms/Choice.svelte';
   import DateField from '../forms/DateField.svelte';
   import NumberField from '../forms/NumberField.svelte';
   import { shortDate, today } from '../dates';
-  import { freshId, open } from '../plan.svelte';
+  import { open } from '../plan.svelte';
+  import { Written } from '../records/written.svelte';
   import { plural } from '../words';
 
   let { lot }: { lot: Lot } = $props();
 
-  const plan = $derived(open.view!.plan);
   const farm = $derived(open.view!.farm);
   const year = $derived(open.year);
+  const written = new Written(() => lot.id);
   const records = $derived(
-    plan.records.filter((r) => r.lotId === lot.id).sort((a, b) => (a.date < b.date ? 1 : -1)),
+    [...written.of('LOT_FED'), ...written.of('LOT_COUNTED')].sort((a, b) => (a.on < b.on ? 1 : -1)),
   );
-  const mayWrite = $derived(open.view!.role !== 'READER');
   const last = $derived(
     new Date(Date.parse(year.start) + (year.days - 1) * 86_400_000).toISOString().slice(0, 10),
   );
+  type Fed = Extract<Fact, { kind: 'LOT_FED' }>;
   let date = $state(usualDay());
-  let kind = $state<StoreRecord['kind']>('FED');
+  let kind = $state<'LOT_FED' | 'LOT_COUNTED'>('LOT_FED');
   let units = $state<number | null>(null);
   let groupId = $state('');
 
@@ -31,45 +32,38 @@
   }
   async function write() {
     if (units === null) return;
-    const record: StoreRecord = {
-      id: freshId(
-        'record',
-        plan.records.map((r) => r.id),
-      ),
-      date,
-      kind,
-      lotId: lot.id,
-      units: Math.round(units),
-      groupId: kind === 'FED' && groupId ? groupId : null,
-      note: '',
-    };
-    if (await open.edit([{ putStoreRecord: record }])) units = null;
+    const many = { lotId: lot.id, units: Math.round(units), note: '' };
+    const fact: Fact =
+      kind === 'LOT_FED' ? { kind, ...many, groupId: groupId || null } : { kind, ...many };
+    if (await open.write([{ on: date, fact }])) units = null;
   }
+  const strike = (record: string) =>
+    open.write([{ on: today(), fact: { kind: 'STRUCK', record, why: '' } }]);
 </script>
 
 <section class="panel form" aria-labelledby="records-title" data-testid="store-records">
   <h2 id="records-title">Fed and counted</h2>
-  {#if mayWrite}
+  {#if open.mayWrite}
     <div class="row">
       <DateField label="On" value={date} onchange={(v) => v && (date = v)} />
       <Choice
         label="What"
         value={kind}
         options={[
-          { id: 'FED', name: 'fed' },
-          { id: 'COUNTED', name: 'counted in the morning' },
+          { id: 'LOT_FED', name: 'fed' },
+          { id: 'LOT_COUNTED', name: 'counted in the morning' },
         ]}
-        onchange={(v) => (kind = v as StoreRecord['kind'])}
+        onchange={(v) => (kind = v as typeof kind)}
       />
       <NumberField
         label="How many"
-        name="storeRecord.units"
+        name="record.units"
         quantity="count"
         optional
         value={units}
         onchange={(v) => (units = v)}
       />
-      {#if kind === 'FED'}
+      {#if kind === 'LOT_FED'}
         <Choice
           label="To"
           value={groupId}
@@ -91,19 +85,22 @@
   {#if records.length}
     <ul>
       {#each records as r (r.id)}
-        <li>
+        <li class:struck={r.struckBy !== null}>
           <span
-            >{shortDate(r.date)}: {r.kind === 'FED' ? 'fed' : 'counted'}
-            {r.units}
-            {plural(lot.unitName, r.units)}{r.groupId
-              ? ` to ${farm.groups.find((g) => g.id === r.groupId)?.name}`
-              : ''}</span
+            >{shortDate(r.on)}: {r.fact.kind === 'LOT_FED' ? 'fed' : 'counted'}
+            {r.fact.units}
+            {plural(lot.unitName, r.fact.units)}{r.fact.kind === 'LOT_FED' && r.fact.groupId
+              ? ` to ${farm.groups.find((g) => g.id === (r.fact as Fed).groupId)?.name ?? 'a group of before'}`
+              : ''}
+            <span class="quiet fine"
+              >{r.who}{#if r.struckBy !== null}; struck out by {r.struckBy || 'somebody'}{/if}</span
+            ></span
           >
-          {#if mayWrite}<button
+          {#if open.mayWrite && r.struckBy === null}<button
               class="btn plain"
-              onclick={() => open.edit([{ removeStoreRecord: r.id }])}
-              >Take back<span class="visually-hidden">
-                the record of {shortDate(r.date)}</span
+              onclick={() => strike(r.id)}
+              >Strike out<span class="visually-hidden">
+                the record of {shortDate(r.on)}</span
               ></button
             >{/if}
         </li>
@@ -112,11 +109,15 @@
   {/if}
   <p class="quiet fine">
     Between the first and the last feeding written down of a lot, that is what was fed; before and
-    after, the plan feeds. What you count corrects what the plan supposed.
+    after, the plan feeds. What you count corrects what the plan supposed. What was written down
+    stays whatever becomes of the plan; a wrong record is struck out, not changed.
   </p>
 </section>
 
 <style>
+  .struck > span {
+    text-decoration: line-through;
+  }
   .row {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(9rem, 1fr));

@@ -24,6 +24,8 @@
       void change();
     }}
   >
+    <!-- for password keepers: whose password this is -->
+    <input hidden autocomplete="username" value={signed.who?.email ?? ''} />
     <TextField
       label="Password of now"
       type="password"

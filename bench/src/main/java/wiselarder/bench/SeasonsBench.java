@@ -20,7 +20,7 @@ import wiselarder.core.balance.ResolvedPlan;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.balance.YearSimulator;
 import wiselarder.core.calendar.PlanYear;
-import wiselarder.core.closing.Engine;
+import wiselarder.core.engine.Engine;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Stand;

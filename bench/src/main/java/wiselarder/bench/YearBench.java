@@ -13,7 +13,7 @@ import org.openjdk.jmh.annotations.Warmup;
 import wiselarder.core.balance.ResolvedPlan;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.balance.YearSimulator;
-import wiselarder.core.closing.Engine;
+import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.server.farm.DemoFarms;
 
@@ -26,7 +26,7 @@ import wiselarder.server.farm.DemoFarms;
 @Fork(2)
 public class YearBench {
   private final Engine engine = Engine.load();
-  private final FarmPlan stated = DemoFarms.read("quillback");
+  private final FarmPlan stated = DemoFarms.read("quillback").plans().get(0);
   private final ResolvedPlan resolved = engine.resolve(stated);
 
   /** The daily simulation alone. */

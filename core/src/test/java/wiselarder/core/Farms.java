@@ -7,9 +7,8 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import wiselarder.core.calendar.PlanYear;
-import wiselarder.core.closing.Engine;
+import wiselarder.core.engine.Engine;
 import wiselarder.core.herd.AnimalGroup;
-import wiselarder.core.herd.ConditionScore;
 import wiselarder.core.herd.HeadChange;
 import wiselarder.core.herd.Keeping;
 import wiselarder.core.land.Field;
@@ -25,8 +24,9 @@ import wiselarder.core.plan.Plan;
 import wiselarder.core.plan.Purchase;
 import wiselarder.core.plan.Scenario;
 import wiselarder.core.plan.Sowing;
-import wiselarder.core.plan.StoreRecord;
-import wiselarder.core.store.FeedTest;
+import wiselarder.core.records.Fact;
+import wiselarder.core.records.FarmRecord;
+import wiselarder.core.records.FarmRecords;
 import wiselarder.core.store.Lot;
 import wiselarder.core.store.Origin;
 import wiselarder.core.store.Reserve;
@@ -92,8 +92,7 @@ public final class Farms {
     return with(lot, origin, null, null);
   }
 
-  public static Lot with(
-      Lot lot, Origin origin, UnitSize size, Reserve reserve, FeedTest... tests) {
+  public static Lot with(Lot lot, Origin origin, UnitSize size, Reserve reserve) {
     return new Lot(
         lot.id(),
         lot.name(),
@@ -107,13 +106,11 @@ public final class Farms {
         lot.note(),
         origin,
         size,
-        reserve,
-        List.of(tests));
+        reserve);
   }
 
   /** The same group kept in another way. */
-  public static AnimalGroup kept(
-      AnimalGroup g, Keeping keeping, List<HeadChange> changes, ConditionScore... scores) {
+  public static AnimalGroup kept(AnimalGroup g, Keeping keeping, List<HeadChange> changes) {
     return new AnimalGroup(
         g.id(),
         g.name(),
@@ -130,8 +127,7 @@ public final class Farms {
         g.fromInclusive(),
         g.toExclusive(),
         changes,
-        keeping,
-        List.of(scores));
+        keeping);
   }
 
   /** Dams of a kind that give birth on a day of the year, all on one, and wean at the usual age. */
@@ -141,11 +137,22 @@ public final class Farms {
         id, id, kind, head, weightKg, 0, null, birth, 1, young, null, null, null, null);
   }
 
-  /** The same farm with records of the store. */
-  public FarmPlan build(StoreRecord... records) {
-    FarmPlan bare = build();
-    return new FarmPlan(bare.farm(), bare.plan().withRecords(List.of(records)));
+  /** A fact written down on the day it happened; its id is its place in {@link #written}. */
+  public static FarmRecord seen(LocalDate on, Fact fact) {
+    return new FarmRecord("unplaced", on, fact, SOMEBODY);
   }
+
+  /** What was written down, in this order, as r0, r1 and so on. */
+  public static FarmRecords written(FarmRecord... records) {
+    List<FarmRecord> all = new ArrayList<>();
+    for (FarmRecord r : records) {
+      all.add(new FarmRecord("r" + all.size(), r.on(), r.fact(), r.written()));
+    }
+    return FarmRecords.of(all);
+  }
+
+  private static final FarmRecord.Written SOMEBODY =
+      new FarmRecord.Written("Ann", java.time.Instant.EPOCH, "test");
 
   public static Lot bale(String id, int units) {
     return new Lot(id, id, "round bale", units, 400, 0.9, "s_barn", "f_ring_open", 100.0, "");

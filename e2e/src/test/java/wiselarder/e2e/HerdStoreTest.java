@@ -229,6 +229,16 @@ class HerdStoreTest {
     assertThat(page.getByTestId("water")).containsText("Corn Neighbor");
     assertThat(AccessTest.violations(page)).isEmpty();
 
+    // a score starts the expected condition anew, and is struck out as another one
+    Locator condition = page.getByTestId("condition");
+    assertThat(condition).containsText("1 Sep 2027: 5.5");
+    condition.getByLabel("Seen on").fill("2027-12-01");
+    condition.getByLabel("Score").fill("4");
+    condition.getByText("Write down").click();
+    assertThat(condition).containsText("1 Dec 2027: 4");
+    condition.getByText("Strike out").first().click();
+    assertThat(condition).containsText("struck out by Visitor");
+
     // animals sold after Christmas leave less to be fed
     Hand.MOUSE.button(page, "Add a coming or going");
     page.getByLabel("Head", new Page.GetByLabelOptions().setExact(true)).last().fill("40");
@@ -238,21 +248,20 @@ class HerdStoreTest {
   }
 
   @Test
-  void whatWasFedAndCountedIsWrittenDownAndTakenBack() {
+  void whatWasFedAndCountedIsWrittenDownAndStruckOut() {
     demo("/store");
     Locator records = page.getByTestId("store-records");
     records.getByLabel("On").fill("2027-12-01");
     records.getByLabel("How many").fill("7");
     Hand.MOUSE.button(page, "Write down");
     assertThat(records).containsText("1 Dec: fed 7 round bales");
-    records.getByLabel("What").selectOption("COUNTED");
+    records.getByLabel("What").selectOption("LOT_COUNTED");
     records.getByLabel("How many").fill("150");
     Hand.MOUSE.button(page, "Write down");
     assertThat(records).containsText("1 Dec: counted 150 round bales");
-    records.getByText("Take back").first().click();
-    assertThat(records.getByText("Take back")).hasCount(1);
-    records.getByText("Take back").click();
-    assertThat(records).not().containsText("1 Dec");
+    records.getByText("Strike out").first().click();
+    assertThat(records.getByText("Strike out")).hasCount(1);
+    assertThat(records).containsText("struck out by Visitor");
     assertThat(page.getByTestId("lot-cost")).containsText("1,000 MJ of energy eaten");
     assertThat(page.getByTestId("at-most")).containsText("worth at most");
     assertThat(page.getByTestId("lot-loss")).containsText("Lost at feeding");

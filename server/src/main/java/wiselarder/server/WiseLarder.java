@@ -3,7 +3,7 @@ package wiselarder.server;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
-import wiselarder.core.closing.Engine;
+import wiselarder.core.engine.Engine;
 
 /** The application. */
 @SpringBootApplication

@@ -123,7 +123,7 @@ public record HaySum(
   public static double usableKg(YearBalance b, int group, int lot, int day) {
     ResolvedPlan.LotPlan l = b.resolved().lots[lot];
     int inStore = Math.max(0, day - Math.max(0, l.arrives));
-    double unitKg = l.lot.kgDmPerUnit() * Math.pow(l.keptPerDay, inStore);
+    double unitKg = l.kgPerUnit * Math.pow(l.keptPerDay, inStore);
     double loss = l.feeding.shareWhenUnitLasts(unitKg / b.needKg(group, day));
     return unitKg * (1 - l.lostAtOpening) * (1 - loss);
   }

@@ -15,9 +15,13 @@ import wiselarder.core.herd.Water;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.Purchase;
-import wiselarder.core.plan.StoreRecord;
+import wiselarder.core.records.Fact;
+import wiselarder.core.records.FarmRecord;
+import wiselarder.core.records.LotCounted;
+import wiselarder.core.records.LotFed;
 import wiselarder.core.store.FeedTest;
 import wiselarder.core.store.FeedWorth;
+import wiselarder.core.store.KnownLot;
 import wiselarder.core.store.LossMethod;
 import wiselarder.core.store.Lot;
 import wiselarder.core.store.Reserve;
@@ -58,17 +62,20 @@ final class LotResolver {
     for (int l = 0; l < resolved.size(); l++) {
       index.put(resolved.get(l).lot.id(), l);
     }
-    plan.stated.plan().records().forEach(r -> record(r, resolved.get(index.get(r.lotId()))));
+    plan.records.each(LotFed.class, (r, f) -> fed(records(index, f, r), year.day(r.on()), f));
+    plan.records.each(
+        LotCounted.class, (r, f) -> counted(records(index, f, r), year.day(r.on()), f));
     return resolved.toArray(LotPlan[]::new);
   }
 
   private LotPlan add(Lot lot, int arrives) {
     LossMethod storage =
         catalogue.loss("lot.storageMethodId", lot.storageMethodId(), LossMethod.Stage.STORAGE);
+    KnownLot known = plan.records.lot(lot);
     LotPlan l = new LotPlan();
     l.lot = lot;
     l.units = lot.units();
-    l.kgPerUnit = lot.kgDmPerUnit();
+    l.kgPerUnit = known.kgDmPerUnit();
     boolean rind = lot.size() != null && lot.size().rindCm() != null;
     // rind and the way of storing are two views of one loss: one of them is applied
     l.keptPerDay = rind ? 1 : storage.keptPerDay();
@@ -76,9 +83,9 @@ final class LotResolver {
     l.feeding =
         catalogue.loss("lot.feedingMethodId", lot.feedingMethodId(), LossMethod.Stage.FEEDING);
     l.arrives = arrives;
-    worth(l, lot, storage);
-    l.waterLPerKg = Water.inFeedPerKg(lot.dryMatterShare());
-    l.mostShare = mostShare(lot);
+    worth(l, known, storage);
+    l.waterLPerKg = Water.inFeedPerKg(known.dryMatterShare());
+    l.mostShare = mostShare(known);
     l.barred = new boolean[plan.stated.farm().groups().size()];
     bar(l);
     reserve(l, lot.reserve());
@@ -86,7 +93,7 @@ final class LotResolver {
     return l;
   }
 
-  private void worth(LotPlan l, Lot lot, LossMethod storage) {
+  private void worth(LotPlan l, KnownLot lot, LossMethod storage) {
     FeedWorth w = lot.worth(feeds);
     l.worth =
         new double[] {w.proteinPct(), w.tdnPct(), w.fibrePct(), w.calciumPct(), w.phosphorusPct()};
@@ -96,8 +103,9 @@ final class LotResolver {
   }
 
   /** The feed's own ceiling, and half where nitrate asks for mixing. */
-  private double mostShare(Lot lot) {
-    StoredFeed feed = lot.origin().feedId() == null ? null : feeds.get(lot.origin().feedId());
+  private double mostShare(KnownLot lot) {
+    String feedId = lot.lot().origin().feedId();
+    StoredFeed feed = feedId == null ? null : feeds.get(feedId);
     double most = feed == null ? 1 : feed.maxShareOfDiet();
     boolean mixed = lot.nitratePct().orElse(0.0) > FeedTest.NITRATE_MIX_PCT;
     return mixed ? Math.min(most, NITRATE_MIXED_SHARE) : most;
@@ -138,20 +146,31 @@ final class LotResolver {
     l.keptBackTo = Math.min(plan.days, begins);
   }
 
-  private void record(StoreRecord r, LotPlan l) {
-    int day = year.day(r.date());
-    if (day < 0 || day >= plan.days) {
-      return;
+  /** Where what was written down of a lot goes; null where the plan has no such lot or day. */
+  private LotRecords records(Map<String, Integer> index, Fact fact, FarmRecord r) {
+    Integer at = index.get(fact.lotId());
+    int day = year.day(r.on());
+    if (at == null || day < 0 || day >= plan.days) {
+      return null;
     }
+    LotPlan l = resolved.get(at);
     if (l.records == null) {
       l.records = new LotRecords(plan.days);
     }
-    if (r.kind() == StoreRecord.Kind.COUNTED) {
-      l.records.counted[day] = r.units();
-    } else {
-      l.records.fed[day] += r.units();
-      l.records.firstFed = Math.min(l.records.firstFed, day);
-      l.records.lastFed = Math.max(l.records.lastFed, day);
+    return l.records;
+  }
+
+  private static void fed(LotRecords records, int day, LotFed fed) {
+    if (records != null) {
+      records.fed[day] += fed.units();
+      records.firstFed = Math.min(records.firstFed, day);
+      records.lastFed = Math.max(records.lastFed, day);
+    }
+  }
+
+  private static void counted(LotRecords records, int day, LotCounted counted) {
+    if (records != null) {
+      records.counted[day] = counted.units();
     }
   }
 }

@@ -26,6 +26,7 @@ import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.LightPass;
 import wiselarder.core.plan.Purchase;
 import wiselarder.core.plan.Sowing;
+import wiselarder.core.records.FarmRecords;
 import wiselarder.core.store.LossMethod;
 import wiselarder.core.store.Lot;
 import wiselarder.core.weather.Climate;
@@ -39,6 +40,7 @@ import wiselarder.core.weather.WeatherYear;
  */
 public final class ResolvedPlan {
   final FarmPlan stated;
+  final FarmRecords records;
   final PlanYear year;
   final int days;
   final List<Caution> cautions;
@@ -294,8 +296,10 @@ public final class ResolvedPlan {
     double unitKg;
   }
 
-  private ResolvedPlan(FarmPlan stated, Catalogue catalogue, List<Caution> cautions) {
+  private ResolvedPlan(
+      FarmPlan stated, FarmRecords records, Catalogue catalogue, List<Caution> cautions) {
     this.stated = stated;
+    this.records = records;
     this.year = stated.plan().year();
     this.days = year.days();
     this.cautions = List.copyOf(cautions);
@@ -337,6 +341,7 @@ public final class ResolvedPlan {
   /** The same plan in other weather. */
   private ResolvedPlan(ResolvedPlan of, WeatherYear weather) {
     this.stated = of.stated;
+    this.records = of.records;
     this.year = of.year;
     this.days = of.days;
     this.cautions = of.cautions;
@@ -367,8 +372,9 @@ public final class ResolvedPlan {
   /**
    * Resolves in the normal year; refuses with the input's name where a table lacks what is stated.
    */
-  public static ResolvedPlan of(FarmPlan stated, Catalogue catalogue, List<Caution> cautions) {
-    return new ResolvedPlan(stated, catalogue.on(stated.farm()), cautions);
+  public static ResolvedPlan of(
+      FarmPlan stated, FarmRecords records, Catalogue catalogue, List<Caution> cautions) {
+    return new ResolvedPlan(stated, records, catalogue.on(stated.farm()), cautions);
   }
 
   /**
@@ -427,6 +433,11 @@ public final class ResolvedPlan {
 
   public FarmPlan stated() {
     return stated;
+  }
+
+  /** What was written down of the farm. */
+  public FarmRecords records() {
+    return records;
   }
 
   public PlanYear year() {

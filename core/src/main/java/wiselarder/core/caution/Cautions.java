@@ -13,6 +13,7 @@ import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.Sowing;
+import wiselarder.core.records.FarmRecords;
 import wiselarder.core.weather.Climate;
 
 /** Reads the cautions off a plan before anything is simulated. */
@@ -52,7 +53,7 @@ public final class Cautions {
   }
 
   /** Every caution of a plan, by field in the farm's order. */
-  public List<Caution> of(FarmPlan stated, Catalogue product) {
+  public List<Caution> of(FarmPlan stated, FarmRecords records, Catalogue product) {
     Catalogue catalogue = product.on(stated.farm());
     List<Caution> found = new ArrayList<>();
     Climate climate = catalogue.climate(stated.farm().climateId());
@@ -72,7 +73,7 @@ public final class Cautions {
         }
       }
     }
-    new StoreCautions(hazards, catalogue).add(stated, found);
+    new StoreCautions(hazards, catalogue).add(stated, records, found);
     return found;
   }
 

@@ -10,7 +10,9 @@ import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.Purchase;
+import wiselarder.core.records.FarmRecords;
 import wiselarder.core.store.FeedTest;
+import wiselarder.core.store.KnownLot;
 import wiselarder.core.store.Lot;
 import wiselarder.core.store.Origin;
 import wiselarder.core.store.StoredFeed;
@@ -35,7 +37,7 @@ final class StoreCautions {
             .collect(Collectors.toMap(StoredFeed::id, Function.identity()));
   }
 
-  void add(FarmPlan stated, List<Caution> found) {
+  void add(FarmPlan stated, FarmRecords records, List<Caution> found) {
     int days = stated.plan().year().days();
     for (AnimalGroup group : stated.farm().groups()) {
       if (group.keeping().snowAsWater()) {
@@ -47,7 +49,7 @@ final class StoreCautions {
       List<AnimalGroup> eaters =
           stated.farm().groups().stream().filter(g -> mayEat(stated, g, lot)).toList();
       boolean bought = stated.plan().purchases().stream().anyMatch(p -> p.lot().equals(lot));
-      LotReader reader = new LotReader(lot, eaters, days, found);
+      LotReader reader = new LotReader(records.lot(lot), eaters, days, found);
       reader.nitrate(bought);
       reader.feed();
       reader.wrapped();
@@ -72,14 +74,16 @@ final class StoreCautions {
   /** One lot and who may eat it. */
   private final class LotReader {
     private final Lot lot;
+    private final KnownLot known;
     private final List<AnimalGroup> eaters;
     private final int days;
     private final List<Caution> found;
     private final String feedId;
     private final String kind;
 
-    LotReader(Lot lot, List<AnimalGroup> eaters, int days, List<Caution> found) {
-      this.lot = lot;
+    LotReader(KnownLot known, List<AnimalGroup> eaters, int days, List<Caution> found) {
+      this.known = known;
+      this.lot = known.lot();
       this.eaters = eaters;
       this.days = days;
       this.found = found;
@@ -95,7 +99,7 @@ final class StoreCautions {
 
     /** By the test; without one a feed that is prone to it is held when it was bought unseen. */
     void nitrate(boolean bought) {
-      double reported = lot.nitratePct().orElse(-1.0);
+      double reported = known.nitratePct().orElse(-1.0);
       boolean prone = hazards.get("hz_nitrate_stored").appliesTo().contains(feedId);
       if (reported > FeedTest.NITRATE_MIX_PCT || (reported < 0 && prone)) {
         boolean held = reported > FeedTest.NITRATE_HOLD_PCT || (reported < 0 && bought);

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.engine.Engine;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.herd.AnimalClass;
 import wiselarder.core.herd.AnimalGroup;

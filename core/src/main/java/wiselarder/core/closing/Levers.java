@@ -10,6 +10,7 @@ import wiselarder.core.balance.Shelf;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.caution.Cautions;
+import wiselarder.core.engine.Engine;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.gap.GapFinder;
@@ -71,7 +72,7 @@ public final class Levers {
   public Optional<LeverOption> buyHay(FarmPlan stated, Gap gap, Lot pattern, LocalDate date) {
     YearBalance before = engine.simulate(stated);
     double gapKg = gap.shortKg();
-    int units = Math.max(1, (int) Math.floor(gapKg / pattern.kgDmPerUnit()));
+    int units = Math.max(1, (int) Math.floor(gapKg / kgDmPerUnit(pattern)));
     for (int attempt = 0; attempt < MOST_TRIES; attempt++) {
       LeverOption option = bought(stated, before, gap, pattern, date, units);
       YearBalance after = engine.tryOut(stated, List.of(option.edit()));
@@ -79,7 +80,7 @@ public final class Levers {
       if (left <= 1e-6) {
         return Optional.of(fewest(stated, before, gap, pattern, date, units));
       }
-      units += Math.max(1, (int) Math.floor(left / pattern.kgDmPerUnit()));
+      units += Math.max(1, (int) Math.floor(left / kgDmPerUnit(pattern)));
     }
     return Optional.empty();
   }
@@ -101,7 +102,7 @@ public final class Levers {
   private LeverOption bought(
       FarmPlan stated, YearBalance before, Gap gap, Lot pattern, LocalDate date, int units) {
     String id = freeId("bought", stated.allLots().stream().map(Lot::id).toList());
-    Lot lot = pattern.like(id, "Bought " + pattern.unitName() + "s", units);
+    Lot lot = engine.records().lot(pattern).like(id, "Bought " + pattern.unitName() + "s", units);
     List<String> groups = gap.groups().stream().map(Gap.GroupShare::groupId).toList();
     PlanEdit edit = new PlanEdit.BuyHay(new Purchase(id, date, lot, groups));
     return measure(LeverOption.Kind.BUY_HAY, stated, before, gap, edit);
@@ -192,6 +193,10 @@ public final class Levers {
 
   private static List<String> ids(FarmPlan stated) {
     return stated.plan().closings().stream().map(Closing::id).toList();
+  }
+
+  private double kgDmPerUnit(Lot pattern) {
+    return engine.records().lot(pattern).kgDmPerUnit();
   }
 
   private static String freeId(String wanted, List<String> taken) {

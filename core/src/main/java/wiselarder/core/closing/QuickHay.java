@@ -5,6 +5,7 @@ import java.util.List;
 import wiselarder.core.balance.HaySum;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.engine.Engine;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.HeadChange;
 import wiselarder.core.plan.Farm;
@@ -113,7 +114,6 @@ public record QuickHay(FarmPlan plan, int units, double eatenKg, int days, doubl
         null,
         null,
         away,
-        null,
         null);
   }
 

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import wiselarder.core.balance.YearBalance;
+import wiselarder.core.engine.Engine;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.GroupYear;
 import wiselarder.core.herd.HeadChange;

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.diet.DietYear;
+import wiselarder.core.engine.Engine;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.PlanEdit;

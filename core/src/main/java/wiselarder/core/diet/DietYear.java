@@ -1,5 +1,6 @@
 package wiselarder.core.diet;
 
+import java.util.List;
 import java.util.function.IntToDoubleFunction;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.forage.QualityTable.Values;
@@ -190,6 +191,7 @@ public final class DietYear {
     double weight = Double.NaN;
     double fromScore = scale.usual();
     double fromWeight = Double.NaN;
+    List<ConditionScore> scores = balance.resolved().records().scores(stated);
     int next = 0;
     for (int d = 0; d < balance.days(); d++) {
       boolean there = year.head(d) > 0 && hasEnergy();
@@ -197,8 +199,8 @@ public final class DietYear {
         weight = year.weightKg(d);
         fromWeight = weight;
       }
-      for (; next < stated.scores().size(); next++) {
-        ConditionScore seen = stated.scores().get(next);
+      for (; next < scores.size(); next++) {
+        ConditionScore seen = scores.get(next);
         if (balance.year().day(seen.date()) > d) {
           break;
         }

@@ -4,7 +4,6 @@ import java.time.LocalDate;
 import java.time.MonthDay;
 import java.util.Comparator;
 import java.util.List;
-import java.util.function.Function;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Refused;
 
@@ -25,7 +24,6 @@ import wiselarder.core.quantity.Refused;
  * @param toExclusive first day it is gone, or null
  * @param changes animals that come and go beside births; null or empty for none
  * @param keeping null: as usual
- * @param scores condition as recorded; null or empty for none
  */
 public record AnimalGroup(
     String id,
@@ -43,9 +41,8 @@ public record AnimalGroup(
     LocalDate fromInclusive,
     LocalDate toExclusive,
     List<HeadChange> changes,
-    Keeping keeping,
-    List<ConditionScore> scores) {
-  /** More changes or scores than this in one group are a mistake. */
+    Keeping keeping) {
+  /** More changes than this in one group are a mistake. */
   private static final int MOST_ENTRIES = 400;
 
   public AnimalGroup {
@@ -62,10 +59,9 @@ public record AnimalGroup(
     Check.range("group.youngPerDam", youngPerDam, 0, 4);
     Check.ordered("group.dates", fromInclusive, toExclusive);
     checkYoung(birthStart, birthSpreadDays, weaning, youngLeave);
-    changes = sorted("group.changes", changes, HeadChange::date);
+    changes = sorted(changes);
     keeping = keeping == null ? Keeping.USUAL : keeping;
-    scores = sorted("group.scores", scores, ConditionScore::date);
-    checkScores(kind, keeping, scores);
+    checkFloor(kind, keeping);
   }
 
   /** A group that nobody leaves or joins, kept as usual. */
@@ -100,7 +96,6 @@ public record AnimalGroup(
         fromInclusive,
         toExclusive,
         null,
-        null,
         null);
   }
 
@@ -133,23 +128,19 @@ public record AnimalGroup(
         fromInclusive,
         toExclusive,
         changed,
-        keeping,
-        scores);
+        keeping);
   }
 
-  private static <T> List<T> sorted(String field, List<T> list, Function<T, LocalDate> date) {
-    if (list == null) {
+  private static List<HeadChange> sorted(List<HeadChange> changes) {
+    if (changes == null) {
       return List.of();
     }
-    Check.range(field, list.size(), 0, MOST_ENTRIES);
-    return list.stream().sorted(Comparator.comparing(date)).toList();
+    Check.range("group.changes", changes.size(), 0, MOST_ENTRIES);
+    return changes.stream().sorted(Comparator.comparing(HeadChange::date)).toList();
   }
 
-  private static void checkScores(String kind, Keeping keeping, List<ConditionScore> scores) {
+  private static void checkFloor(String kind, Keeping keeping) {
     BodyCondition scale = BodyCondition.of(kind);
-    for (ConditionScore s : scores) {
-      Check.range("condition.score", s.score(), scale.lowest(), scale.highest());
-    }
     if (keeping.conditionFloor() != null) {
       Check.range(
           "keeping.conditionFloor", keeping.conditionFloor(), scale.lowest(), scale.highest());

@@ -30,7 +30,8 @@ public final class Difference {
     SCENARIO,
     PASS,
     FORAGE,
-    STORE_RECORD
+    /** A report on a lot; a record, not a part of the plan. */
+    TEST
   }
 
   /** How it changes. */

@@ -39,11 +39,6 @@ public record FarmPlan(Farm farm, Plan plan) {
     ids("irrigation.id", plan.irrigations(), Irrigation::id);
     ids("scenario.id", plan.scenarios(), Scenario::id);
     ids("pass.id", plan.passes(), LightPass::id);
-    ids("storeRecord.id", plan.records(), StoreRecord::id);
-    plan.records().forEach(r -> known("storeRecord.lotId", lots, r.lotId()));
-    plan.records().stream()
-        .filter(r -> r.groupId() != null)
-        .forEach(r -> known("storeRecord.groupId", groups, r.groupId()));
     Set<String> own = ids("ownForage.id", farm.forages(), OwnForage::id);
     farm.fields().forEach(f -> knownForage(own, "stand.forageId", f.stand().forageId()));
     plan.sowings().forEach(s -> knownForage(own, "sowing.forageId", s.forageId()));

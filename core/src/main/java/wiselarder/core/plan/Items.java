@@ -5,7 +5,6 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import wiselarder.core.forage.OwnForage;
 import wiselarder.core.land.Field;
-import wiselarder.core.store.Lot;
 
 /**
  * A list of a farm or plan whose things are put and taken back one by one, with what is said of
@@ -79,23 +78,9 @@ public final class Items<T extends Record> {
           (p, f) -> "My own forage " + f.name(),
           "Removed a forage of my own");
 
-  public static final Items<StoreRecord> STORE_RECORDS =
-      new Items<>(
-          "storeRecord",
-          Difference.What.STORE_RECORD,
-          p -> p.plan().records(),
-          (p, l) -> new FarmPlan(p.farm(), p.plan().withRecords(l)),
-          StoreRecord::id,
-          (p, r) -> lotName(p, r.lotId()),
-          (p, r) ->
-              r.kind() == StoreRecord.Kind.FED
-                  ? "Fed %d of %s on %s".formatted(r.units(), lotName(p, r.lotId()), r.date())
-                  : "Counted %d of %s on %s".formatted(r.units(), lotName(p, r.lotId()), r.date()),
-          "Took back a record of the store");
-
   /** Every such list, in the order in which changes are told. */
   public static final List<Items<?>> ALL =
-      List.of(FORAGES, SOWINGS, DRESSINGS, IRRIGATIONS, PASSES, SCENARIOS, STORE_RECORDS);
+      List.of(FORAGES, SOWINGS, DRESSINGS, IRRIGATIONS, PASSES, SCENARIOS);
 
   private final String what;
   private final Difference.What kind;
@@ -157,14 +142,6 @@ public final class Items<T extends Record> {
 
   String takenBack() {
     return takenBack;
-  }
-
-  private static String lotName(FarmPlan of, String id) {
-    return of.allLots().stream()
-        .filter(l -> l.id().equals(id))
-        .map(Lot::name)
-        .findFirst()
-        .orElse(id);
   }
 
   private static String fieldName(FarmPlan of, String id) {

@@ -11,8 +11,7 @@ import wiselarder.core.quantity.Refused;
 /** Stated records taken apart by their members, compared, and put together again. */
 public final class Members {
   /** Names of the stated records as they stand before the dot in a member's name. */
-  private static final Map<String, String> PREFIX =
-      Map.of("AnimalGroup", "group", "HayCut", "cut", "ConditionScore", "condition");
+  private static final Map<String, String> PREFIX = Map.of("AnimalGroup", "group", "HayCut", "cut");
 
   private Members() {}
 

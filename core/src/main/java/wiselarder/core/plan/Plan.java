@@ -17,8 +17,7 @@ public record Plan(
     List<Dressing> dressings,
     List<Irrigation> irrigations,
     List<Scenario> scenarios,
-    List<LightPass> passes,
-    List<StoreRecord> records) {
+    List<LightPass> passes) {
   public Plan {
     name = Check.text("plan.name", name, 80);
     Check.present("plan.year", year);
@@ -31,7 +30,6 @@ public record Plan(
     irrigations = orNone(irrigations);
     scenarios = orNone(scenarios);
     passes = orNone(passes);
-    records = orNone(records);
   }
 
   /** Lists that older plans do not have count as empty. */
@@ -39,7 +37,7 @@ public record Plan(
     return list == null ? List.of() : List.copyOf(list);
   }
 
-  /** A plan with no passes for light, of which nothing is written down yet. */
+  /** A plan with no passes for light. */
   public Plan(
       String name,
       PlanYear year,
@@ -62,7 +60,6 @@ public record Plan(
         dressings,
         irrigations,
         scenarios,
-        null,
         null);
   }
 
@@ -116,10 +113,6 @@ public record Plan(
     return with(p -> p.passes = changed);
   }
 
-  public Plan withRecords(List<StoreRecord> changed) {
-    return with(p -> p.records = changed);
-  }
-
   private Plan with(Consumer<Parts> change) {
     Parts parts = new Parts(this);
     change.accept(parts);
@@ -139,7 +132,6 @@ public record Plan(
     private List<Irrigation> irrigations;
     private List<Scenario> scenarios;
     private List<LightPass> passes;
-    private List<StoreRecord> records;
 
     Parts(Plan of) {
       name = of.name;
@@ -153,7 +145,6 @@ public record Plan(
       irrigations = of.irrigations;
       scenarios = of.scenarios;
       passes = of.passes;
-      records = of.records;
     }
 
     Plan plan() {
@@ -168,8 +159,7 @@ public record Plan(
           dressings,
           irrigations,
           scenarios,
-          passes,
-          records);
+          passes);
     }
   }
 }

@@ -93,9 +93,6 @@ public sealed interface PlanEdit {
           without(b.farm().groups(), id, AnimalGroup::id, "group.id").stream()
               .map(g -> stays(g, id))
               .toList();
-      p =
-          p.withRecords(
-              p.records().stream().map(r -> id.equals(r.groupId()) ? r.ofNobody() : r).toList());
       Farm farm = b.farm().withGroups(left);
       return new FarmPlan(
           farm.withFields(farm.fields().stream().map(f -> f.withoutGroup(id)).toList()), p);
@@ -134,7 +131,7 @@ public sealed interface PlanEdit {
     @Override
     public FarmPlan apply(FarmPlan b) {
       Plan p = b.plan();
-      p = withoutRecords(p.withSteps(withoutSource(p.steps(), FeedStep.Kind.STORE, id)), id);
+      p = p.withSteps(withoutSource(p.steps(), FeedStep.Kind.STORE, id));
       return new FarmPlan(b.farm().withLots(without(b.farm().lots(), id, Lot::id, "lot.id")), p);
     }
 
@@ -296,9 +293,7 @@ public sealed interface PlanEdit {
       List<Purchase> kept = without(p.purchases(), id, Purchase::id, "purchase.id");
       for (Purchase gone : p.purchases()) {
         if (gone.id().equals(id)) {
-          String lotId = gone.lot().id();
-          p = p.withSteps(withoutSource(p.steps(), FeedStep.Kind.STORE, lotId));
-          p = withoutRecords(p, lotId);
+          p = p.withSteps(withoutSource(p.steps(), FeedStep.Kind.STORE, gone.lot().id()));
         }
       }
       return new FarmPlan(b.farm(), p.withPurchases(kept));
@@ -497,15 +492,10 @@ public sealed interface PlanEdit {
     return new Purchase(p.id(), p.date(), p.lot(), left);
   }
 
-  private static Plan withoutRecords(Plan p, String lotId) {
-    return p.withRecords(p.records().stream().filter(r -> !r.lotId().equals(lotId)).toList());
-  }
-
   private static Plan withoutLots(Plan plan, List<HayCut> gone) {
     Plan p = plan;
     for (HayCut cut : gone) {
       p = p.withSteps(withoutSource(p.steps(), FeedStep.Kind.STORE, cut.lot().id()));
-      p = withoutRecords(p, cut.lot().id());
     }
     return p.withCuts(p.cuts().stream().filter(c -> !gone.contains(c)).toList());
   }

@@ -17,8 +17,8 @@ public record FeedCost(double perTonneDm, double perTonneEaten, double perGj, do
    *
    * @param keptShare share of its dry matter that is eaten in the end
    */
-  public static FeedCost of(Lot lot, FeedWorth worth, double keptShare) {
-    Double unit = lot.costPerUnit();
+  public static FeedCost of(KnownLot lot, FeedWorth worth, double keptShare) {
+    Double unit = lot.lot().costPerUnit();
     double perTonneDm = unit == null ? Double.NaN : unit / lot.kgDmPerUnit() * 1000;
     return of(perTonneDm, worth, keptShare);
   }

@@ -1,10 +1,6 @@
 package wiselarder.core.store;
 
-import java.time.LocalDate;
-import java.util.Comparator;
-import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import wiselarder.core.quantity.Check;
 
 /**
@@ -14,12 +10,11 @@ import wiselarder.core.quantity.Check;
  * @param unitName what one unit is called, e.g. {@code round bale}
  * @param kgPerUnitAsFed weight of a unit as it stands, water included; where a size says it, that
  *     one holds
- * @param dmShare dry matter as a share of that weight, until a test reports it
+ * @param dmShare dry matter as a share of that weight, until a record reports it
  * @param pricePerTonneAsFed what it was bought for, in the farm's currency, or null
  * @param origin null: nothing is said
  * @param size weighed or measured units, or null
  * @param reserve units kept back for a season, or null
- * @param tests reports, in any order; null or empty for none
  */
 public record Lot(
     String id,
@@ -34,9 +29,7 @@ public record Lot(
     String note,
     Origin origin,
     UnitSize size,
-    Reserve reserve,
-    List<FeedTest> tests) {
-  private static final int MOST_TESTS = 50;
+    Reserve reserve) {
 
   public Lot {
     id = Check.text("lot.id", id, 80);
@@ -55,11 +48,6 @@ public record Lot(
     }
     note = Check.note("lot.note", note, 4000);
     origin = origin == null ? Origin.UNSAID : origin;
-    tests =
-        tests == null
-            ? List.of()
-            : tests.stream().sorted(Comparator.comparing(FeedTest::sampledOn)).toList();
-    Check.range("lot.tests", tests.size(), 0, MOST_TESTS);
   }
 
   /** A lot of which no more is said. */
@@ -87,81 +75,40 @@ public record Lot(
         note,
         null,
         null,
-        null,
         null);
   }
 
   /** As many others of the same make, with nothing kept back. */
   public Lot like(String otherId, String otherName, int otherUnits) {
-    return with(otherId, otherName, otherUnits, null, tests);
+    return like(otherId, otherName, otherUnits, dmShare);
   }
 
-  /** The same lot with one more report, in place of an older one with its id. */
-  public Lot withTest(FeedTest test) {
-    List<FeedTest> all = new java.util.ArrayList<>(tests);
-    all.removeIf(t -> t.id().equals(test.id()));
-    all.add(test);
-    return with(id, name, units, reserve, all);
-  }
-
-  private Lot with(String otherId, String called, int many, Reserve kept, List<FeedTest> reports) {
+  Lot like(String otherId, String otherName, int otherUnits, double share) {
     return new Lot(
         otherId,
-        called,
+        otherName,
         unitName,
-        many,
+        otherUnits,
         kgPerUnitAsFed,
-        dmShare,
+        share,
         storageMethodId,
         feedingMethodId,
         pricePerTonneAsFed,
         note,
         origin,
         size,
-        kept,
-        reports);
+        null);
   }
 
-  /** Dry matter of one unit as it comes in, kg. */
+  /** Dry matter of one unit as it was stated, kg. */
   public double kgDmPerUnit() {
-    return kgPerUnitAsFed * dryMatterShare();
+    return kgPerUnitAsFed * dmShare;
   }
 
-  /** Dry matter as a share of weight: the newest report's, else what was stated. */
-  public double dryMatterShare() {
-    double share = dmShare;
-    for (FeedTest t : tests) {
-      share = t.dmShare() == null ? share : t.dmShare();
-    }
-    return share;
-  }
-
-  /** The newest report, or none. */
-  public Optional<FeedTest> newestTest() {
-    return tests.isEmpty() ? Optional.empty() : Optional.of(tests.get(tests.size() - 1));
-  }
-
-  /** Day since which it loses worth: of the newest report, else unknown. */
-  public Optional<LocalDate> testedOn() {
-    return newestTest().map(FeedTest::sampledOn);
-  }
-
-  /** The newest nitrate reported, percent of DM, or none. */
-  public Optional<Double> nitratePct() {
-    return tests.stream()
-        .map(FeedTest::nitratePct)
-        .filter(java.util.Objects::nonNull)
-        .reduce((older, newer) -> newer);
-  }
-
-  /** What it is worth: by its tests, else by the table, else as common grass hay. */
+  /** What it is worth by the table, else as common grass hay; tests aside. */
   public FeedWorth worth(Map<String, StoredFeed> feeds) {
     StoredFeed feed = origin.feedId() == null ? null : feeds.get(origin.feedId());
-    FeedWorth worth = feed == null ? FeedWorth.COMMON_HAY : feed.worth();
-    for (FeedTest t : tests) {
-      worth = worth.tested(t);
-    }
-    return worth;
+    return feed == null ? FeedWorth.COMMON_HAY : feed.worth();
   }
 
   /** What one unit cost: bought, made and hauled; null where nothing of it is known. */

@@ -21,7 +21,11 @@ import wiselarder.core.plan.Doubt;
 import wiselarder.core.plan.Doubts;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
-import wiselarder.core.plan.StoreRecord;
+import wiselarder.core.records.FarmRecord;
+import wiselarder.core.records.FarmRecords;
+import wiselarder.core.records.LotCounted;
+import wiselarder.core.records.LotFed;
+import wiselarder.core.records.LotTested;
 import wiselarder.core.store.FeedTest;
 import wiselarder.core.store.Lot;
 import wiselarder.core.store.Origin;
@@ -153,10 +157,8 @@ class StoresTest {
   @Test
   void whatWasFedAndCountedCorrectsThePlan() {
     Farms farm = dryCows(Farms.bale("hay", 150));
-    StoreRecord fed = record("a", 30, StoreRecord.Kind.FED, 4);
-    StoreRecord fedAgain = record("b", 40, StoreRecord.Kind.FED, 2);
-    StoreRecord counted = record("c", 50, StoreRecord.Kind.COUNTED, 90);
-    YearBalance b = ENGINE.simulate(farm.build(fed, fedAgain, counted));
+    FarmRecords written = Farms.written(fed(30, 4), fed(40, 2), counted(50, 90));
+    YearBalance b = ENGINE.knowing(written).simulate(farm.build());
     assertThat(b.lotOpened(0, 30)).isEqualTo(4);
     assertThat(b.lotOpened(0, 40)).isEqualTo(2);
     assertThat(opened(b, 0, 30, 41)).as("between them only what was written down").isEqualTo(6);
@@ -168,8 +170,12 @@ class StoresTest {
     assertThat(ENGINE.simulate(farm.build()).lotUnits(0, 50)).isNotEqualTo(b.lotUnits(0, 50));
   }
 
-  private static StoreRecord record(String id, int day, StoreRecord.Kind kind, int units) {
-    return new StoreRecord(id, START.plusDays(day), kind, "hay", units, null, "");
+  private static FarmRecord fed(int day, int units) {
+    return Farms.seen(START.plusDays(day), new LotFed("hay", units, null, ""));
+  }
+
+  private static FarmRecord counted(int day, int units) {
+    return Farms.seen(START.plusDays(day), new LotCounted("hay", units, ""));
   }
 
   /** Point 13: straw in the line lowers cost and quality. */
@@ -339,8 +345,8 @@ class StoresTest {
     Lot oat = Farms.of("oat", 200, "hay_oat");
     FeedTest test =
         new FeedTest("t", START, START, "", null, null, null, null, null, null, percent);
-    Lot tested = oat.withTest(test);
-    return ENGINE.simulate(dryCows(tested).build()).lotEatenKg(0, 10);
+    FarmRecords written = Farms.written(Farms.seen(START, new LotTested("oat", test)));
+    return ENGINE.knowing(written).simulate(dryCows(oat).build()).lotEatenKg(0, 10);
   }
 
   @Test
@@ -379,10 +385,11 @@ class StoresTest {
     Farms farm = dryCows(reserve, Farms.of("straw", 20, "straw_barley"));
     farm.field("grass", 3, 20, 2500).graze("herd", null, null, "grass");
     YearBalance b =
-        ENGINE.simulate(
-            farm.build(
-                record("a", day, StoreRecord.Kind.FED, 1 + counted / 20),
-                record("b", Math.min(364, day + 30), StoreRecord.Kind.COUNTED, counted)));
+        ENGINE
+            .knowing(
+                Farms.written(
+                    fed(day, 1 + counted / 20), counted(Math.min(364, day + 30), counted)))
+            .simulate(farm.build());
     assertThat(b.massBalance().error()).isLessThan(1e-9);
     for (int d = 0; d < b.days(); d++) {
       assertThat(b.lotUnits(0, d)).isNotNegative();

@@ -18,6 +18,7 @@ import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Scenario;
 import wiselarder.core.plan.Season;
 import wiselarder.core.plan.Sowing;
+import wiselarder.core.records.FarmRecords;
 import wiselarder.core.weather.Overlay;
 
 class CautionsTest {
@@ -29,7 +30,7 @@ class CautionsTest {
     if (grazes) {
       farm.graze("g", null, null, "f");
     }
-    return Cautions.load().of(farm.build(), ENGINE.catalogue());
+    return Cautions.load().of(farm.build(), FarmRecords.NONE, ENGINE.catalogue());
   }
 
   @ParameterizedTest
@@ -76,7 +77,7 @@ class CautionsTest {
     farm.fields.set(
         0, Farms.stand("f", 5, "sorghum_sudangrass", Collections.nCopies(12, 10.0), 2000));
     farm.graze("g", null, null);
-    assertThat(Cautions.load().of(farm.build(), ENGINE.catalogue()))
+    assertThat(Cautions.load().of(farm.build(), FarmRecords.NONE, ENGINE.catalogue()))
         .extracting(c -> c.hazard().id())
         .contains("hz_frost_kill_sorghum");
   }
@@ -108,7 +109,7 @@ class CautionsTest {
   })
   void aSownCropBringsItsCautionsFromTheDayItIsSown(String crop, String hazard) {
     FarmPlan plan = sownWith(crop).build();
-    assertThat(Cautions.load().of(plan, ENGINE.catalogue()))
+    assertThat(Cautions.load().of(plan, FarmRecords.NONE, ENGINE.catalogue()))
         .filteredOn(c -> c.hazard().id().equals(hazard))
         .isNotEmpty()
         .allSatisfy(c -> assertThat(c.fromDay()).isGreaterThanOrEqualTo(61));

@@ -11,6 +11,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import wiselarder.core.Farms;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.plan.Purchase;
+import wiselarder.core.records.FarmRecords;
 import wiselarder.core.store.Lot;
 import wiselarder.core.store.Origin;
 
@@ -25,7 +26,7 @@ class StoreCautionsTest {
   }
 
   private static List<Caution> of(Farms farm) {
-    return Cautions.load().of(farm.build(), ENGINE.catalogue());
+    return Cautions.load().of(farm.build(), FarmRecords.NONE, ENGINE.catalogue());
   }
 
   @ParameterizedTest

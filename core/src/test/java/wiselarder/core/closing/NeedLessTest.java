@@ -20,6 +20,7 @@ import wiselarder.core.herd.Keeping;
 import wiselarder.core.plan.Farm;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.quantity.Refused;
+import wiselarder.core.records.FarmRecords;
 
 /** The first hay sum, the order of selling, and when to wean. */
 class NeedLessTest {
@@ -191,7 +192,7 @@ class NeedLessTest {
     farm.groups.add(ewes);
     farm.graze("ewes", null, null, "rape");
     Caution off =
-        Cautions.load().of(farm.build(), ENGINE.catalogue()).stream()
+        Cautions.load().of(farm.build(), FarmRecords.NONE, ENGINE.catalogue()).stream()
             .filter(c -> c.hazard().id().equals("hz_birthing_on_crop"))
             .findFirst()
             .orElseThrow();

@@ -12,10 +12,12 @@ import org.junit.jupiter.api.Test;
 import wiselarder.core.Farms;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.herd.AnimalGroup;
-import wiselarder.core.herd.ConditionScore;
 import wiselarder.core.herd.Keeping;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Lie;
+import wiselarder.core.records.ConditionSeen;
+import wiselarder.core.records.FarmRecords;
+import wiselarder.core.records.Struck;
 
 /** Diet against need, gain and condition, the least supplement, water. */
 class DietTest {
@@ -28,10 +30,13 @@ class DietTest {
   }
 
   private static YearBalance onHay(String feedId, AnimalGroup... groups) {
+    return onHay(FarmRecords.NONE, feedId, groups);
+  }
+
+  private static YearBalance onHay(FarmRecords written, String feedId, AnimalGroup... groups) {
     Farms farm = new Farms();
     for (AnimalGroup g : groups) {
-      farm.groups.add(
-          Farms.kept(g, HOUSED, g.changes(), g.scores().toArray(ConditionScore[]::new)));
+      farm.groups.add(Farms.kept(g, HOUSED, g.changes()));
       farm.steps.addAll(wiselarder.core.plan.FeedStep.usual(g.id()));
     }
     farm.lots.add(
@@ -39,7 +44,7 @@ class DietTest {
             new wiselarder.core.store.Lot(
                 "hay", "hay", "bale", 2000, 400, 0.9, "s_bin_dry", "f_bunk", 100.0, ""),
             Farms.of("x", 1, feedId).origin()));
-    return ENGINE.simulate(farm.build());
+    return ENGINE.knowing(written).simulate(farm.build());
   }
 
   /** Point 9: the same hay winters a dry cow and not a milking one; four balances, and a gain. */
@@ -92,18 +97,18 @@ class DietTest {
 
   @Test
   void aRecordedScoreStartsAnew() {
-    AnimalGroup seen =
-        Farms.kept(
-            group("beef/cow", 10, 560, 0, 11.0),
-            HOUSED,
-            List.of(),
-            new ConditionScore(LocalDate.of(2026, 12, 1), 4.0, 520.0));
-    YearBalance b = onHay("hay_smooth_brome_mid", seen);
+    FarmRecords seen =
+        Farms.written(
+            Farms.seen(LocalDate.of(2026, 12, 1), new ConditionSeen("g", 4.0, 520.0)),
+            Farms.seen(LocalDate.of(2027, 1, 1), new ConditionSeen("g", 9.0, null)),
+            Farms.seen(LocalDate.of(2027, 1, 2), new Struck("r1", "another herd")));
+    YearBalance b = onHay(seen, "hay_smooth_brome_mid", group("beef/cow", 10, 560, 0, 11.0));
     DietYear diet = DietYear.of(b, 0);
     int day = b.year().day(LocalDate.of(2026, 12, 1));
     assertThat(diet.score(day - 1)).isGreaterThan(5);
     assertThat(diet.weightKg(day)).isCloseTo(520 + diet.gainKg(day), within(1e-9));
     assertThat(diet.score(day)).isCloseTo(4 + diet.gainKg(day) / (0.07 * 520), within(1e-9));
+    assertThat(diet.score(day + 32)).as("what was struck out does not count").isLessThan(7);
   }
 
   @Test

@@ -87,15 +87,20 @@ class LotTest {
             Farms.bale("l", 5),
             new Origin("hay_tall_fescue_late", null, Origin.Wrap.NET, "", true, null, null),
             null,
-            null,
-            test("b", may.plusDays(60), 0.84, 10.2, null),
-            test("a", may, 0.88, 9.1, 53.0));
-    FeedWorth worth = lot.worth(FEEDS);
+            null);
+    KnownLot known =
+        new KnownLot(
+            lot,
+            List.of(
+                test("b", may.plusDays(60), 0.84, 10.2, null), test("a", may, 0.88, 9.1, 53.0)));
+    FeedWorth worth = known.worth(FEEDS);
     assertThat(worth.proteinPct()).isEqualTo(10.2);
     assertThat(worth.tdnPct()).as("the newer did not look for it").isEqualTo(53.0);
     assertThat(worth.fibrePct()).as("no test did").isEqualTo(70);
     assertThat(worth.from()).isEqualTo(FeedWorth.From.TEST);
-    assertThat(lot.dryMatterShare()).isEqualTo(0.84);
+    assertThat(known.dryMatterShare()).isEqualTo(0.84);
+    assertThat(known.kgDmPerUnit()).as("400 kg as fed").isCloseTo(336, within(1e-9));
+    assertThat(known.like("m", "More", 3).dmShare()).isEqualTo(0.84);
     assertThat(Farms.bale("x", 1).worth(FEEDS)).isEqualTo(FeedWorth.COMMON_HAY);
   }
 
@@ -109,7 +114,7 @@ class LotTest {
     assertThat(lot.costPerUnit()).isCloseTo(55, within(1e-9));
     FeedWorth worth = new FeedWorth(9.1, 53, 66, 0.4, 0.2, FeedWorth.From.TEST);
     // 55 for 352 kg DM; 84% kept in store, of that 85% eaten
-    FeedCost cost = FeedCost.of(lot, worth, 0.84 * 0.85);
+    FeedCost cost = FeedCost.of(new KnownLot(lot, List.of()), worth, 0.84 * 0.85);
     assertThat(cost.perTonneDm()).isCloseTo(156.25, within(1e-9));
     assertThat(cost.perTonneEaten()).isCloseTo(218.84, within(0.01));
     // 53% TDN = 8.0189 MJ/kg: 218.84 / 8.0189 for a thousand MJ; 91 kg of protein in the tonne

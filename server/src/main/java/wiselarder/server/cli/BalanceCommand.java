@@ -4,12 +4,12 @@ import java.io.PrintStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.util.Map;
 import wiselarder.core.balance.YearBalance;
-import wiselarder.core.closing.Engine;
+import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Season;
 import wiselarder.core.quantity.Refused;
+import wiselarder.core.records.FarmRecords;
 import wiselarder.server.file.FarmFile;
 
 /** {@code larder balance FILE}: runs the core on a plan file and prints its ledger. */
@@ -52,8 +52,10 @@ public final class BalanceCommand {
       return 2;
     }
     try {
-      FarmPlan stated = chosen(FarmFile.read(Path.of(file)), plan);
-      Engine engine = Engine.load().in(Season.parse(season), Map.of());
+      FarmFile.Content content = FarmFile.read(Path.of(file));
+      FarmPlan stated = chosen(content, plan);
+      Engine engine =
+          Engine.load().knowing(FarmRecords.of(content.records())).in(Season.parse(season));
       YearBalance balance = engine.simulate(stated);
       out.print(new BalanceReport(balance, engine.gaps(balance), daily).print(format));
       return 0;

@@ -12,7 +12,7 @@ import wiselarder.core.balance.YearBalance;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.plan.Farm;
 import wiselarder.core.quantity.Units;
-import wiselarder.server.file.PlanFile;
+import wiselarder.server.json.Json;
 
 /** A year's ledger as text, CSV or JSON. Amounts are dry matter, in the farm's own units. */
 final class BalanceReport {
@@ -148,7 +148,7 @@ final class BalanceReport {
     document.put("lines", rows);
     document.put("gaps", gaps);
     document.put("mass_balance", balance.massBalance());
-    return PlanFile.MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(document) + "\n";
+    return Json.MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(document) + "\n";
   }
 
   private String label(Ledger.Line line) {

@@ -9,11 +9,11 @@ import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
-import wiselarder.core.plan.FarmPlan;
-import wiselarder.server.file.PlanFile;
+import wiselarder.server.file.FarmFile;
 import wiselarder.server.people.People;
 import wiselarder.server.people.Person;
 import wiselarder.server.plan.PlanRepository;
+import wiselarder.server.records.Records;
 
 /** Loads the demo farms that are not there yet, and lets the visitor in. */
 @Component
@@ -24,9 +24,11 @@ public class DemoFarms implements ApplicationRunner {
 
   private final FarmRepository farms;
   private final PlanRepository plans;
+  private final Records records;
   private final People people;
 
-  DemoFarms(FarmRepository farms, PlanRepository plans, People people) {
+  DemoFarms(FarmRepository farms, PlanRepository plans, Records records, People people) {
+    this.records = records;
     this.farms = farms;
     this.plans = plans;
     this.people = people;
@@ -39,18 +41,19 @@ public class DemoFarms implements ApplicationRunner {
     Person visitor = people.visitor();
     for (String name : NAMES) {
       if (!there.contains(name)) {
-        FarmPlan content = read(name);
-        long farm = farms.insert(name, content.farm().name(), true);
-        plans.insert(name, farm, visitor.id(), content, "Began as the demo farm");
+        FarmFile.Content content = read(name);
+        long farm = farms.insert(name, content.name(), true);
+        plans.insert(name, farm, visitor.id(), content.plans().get(0), "Began as the demo farm");
+        records.takeIn(farm, "demo", content.records());
       }
     }
     farms.letIntoDemos(visitor.id());
   }
 
-  /** A demo farm as the product ships it. */
-  public static FarmPlan read(String name) {
+  /** A demo farm as the product ships it: one plan. */
+  public static FarmFile.Content read(String name) {
     try (InputStream in = DemoFarms.class.getResourceAsStream("/demo/" + name + ".json")) {
-      return PlanFile.read(new String(in.readAllBytes(), StandardCharsets.UTF_8));
+      return FarmFile.read(new String(in.readAllBytes(), StandardCharsets.UTF_8));
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

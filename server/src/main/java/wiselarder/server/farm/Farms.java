@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.NoSuchElementException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
-import wiselarder.core.closing.Engine;
+import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Check;
 import wiselarder.server.file.FarmFile;
@@ -13,15 +13,18 @@ import wiselarder.server.people.Person;
 import wiselarder.server.people.Role;
 import wiselarder.server.plan.PlanRepository;
 import wiselarder.server.plan.Slugs;
+import wiselarder.server.records.Records;
 
 /** Farms of a person. A farm they may not see does not exist for them. */
 @Component
 public class Farms {
   private final FarmRepository farms;
   private final PlanRepository plans;
+  private final Records records;
   private final Engine engine;
 
-  Farms(FarmRepository farms, PlanRepository plans, Engine engine) {
+  Farms(FarmRepository farms, PlanRepository plans, Records records, Engine engine) {
+    this.records = records;
     this.farms = farms;
     this.plans = plans;
     this.engine = engine;
@@ -40,32 +43,40 @@ public class Farms {
         .toList();
   }
 
-  /** Makes a farm with these plans, all of them or none; the person becomes its owner. */
+  /** As {@link #make(Person, FarmFile.Content, String)}, for a farm of which nothing is written. */
   @Transactional
-  public Made make(Person person, String name, List<FarmPlan> content, String words) {
+  public Made make(Person person, String name, List<FarmPlan> plans, String words) {
+    return make(person, new FarmFile.Content(name, plans, List.of()), words);
+  }
+
+  /**
+   * Makes a farm with its plans and records, all of it or nothing; the person becomes its owner.
+   */
+  @Transactional
+  public Made make(Person person, FarmFile.Content content, String words) {
     if (person.visitor()) {
       throw new VisitorsMakeNothing();
     }
-    String called = Check.text("farm.name", name, 80);
+    String called = Check.text("farm.name", content.name(), 80);
     long id = farms.insert(Slugs.fresh(called), called, false);
     farms.put(id, person.id(), Role.OWNER);
-    String first = insertPlans(id, person, content, words).get(0);
+    String first = insert(id, person, content, words).get(0);
     String slug =
         farms.list(person.id()).stream().filter(f -> f.id() == id).findFirst().orElseThrow().slug();
     return new Made(slug, first);
   }
 
-  /** Adds plans to a farm, all of them or none. */
+  /** Adds plans and records to a farm, all of them or none. */
   @Transactional
-  public List<String> addPlans(String slug, Person person, List<FarmPlan> content, String words) {
+  public List<String> addPlans(String slug, Person person, FarmFile.Content content, String words) {
     FarmRepository.Row farm = require(slug, person, Role.PLANNER);
-    return insertPlans(farm.id(), person, content, words);
+    return insert(farm.id(), person, content, words);
   }
 
-  private List<String> insertPlans(
-      long farmId, Person person, List<FarmPlan> content, String words) {
-    Check.range("file.plans", content.size(), 1, FarmFile.MOST_PLANS);
-    return content.stream()
+  private List<String> insert(long farmId, Person person, FarmFile.Content content, String words) {
+    Check.range("file.plans", content.plans().size(), 1, FarmFile.MOST_PLANS);
+    records.takeIn(farmId, Slugs.fresh("file"), content.records());
+    return content.plans().stream()
         .map(
             plan -> {
               engine.resolve(plan); // refuses what the tables do not know
@@ -80,7 +91,8 @@ public class Farms {
   @Transactional(readOnly = true)
   public FarmFile.Content whole(String slug, Person person) {
     FarmRepository.Row farm = require(slug, person, Role.READER);
-    return new FarmFile.Content(farm.name(), plans.ofFarm(farm.id()));
+    return new FarmFile.Content(
+        farm.name(), plans.ofFarm(farm.id()), records.allOf(farm.id()).written());
   }
 
   /** Removes a farm with its plans and their history. */

@@ -22,6 +22,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 import wiselarder.core.plan.Farm.UnitSystem;
 import wiselarder.core.quantity.Refused;
+import wiselarder.server.json.Json;
 
 /**
  * Fields, groups or lots as CSV. A row with the id or the name of an item that is there changes it,
@@ -87,7 +88,7 @@ final class CsvList<T extends Record> {
     try (CSVPrinter printer = new CSVPrinter(out, CSVFormat.RFC4180)) {
       printer.printRecord(columns.stream().map(c -> c.header(system)).toList());
       for (T item : items) {
-        JsonNode tree = PlanFile.MAPPER.valueToTree(item);
+        JsonNode tree = Json.MAPPER.valueToTree(item);
         printer.printRecord(columns.stream().map(c -> c.write(at(tree, c), system)).toList());
       }
     } catch (IOException e) {
@@ -185,11 +186,11 @@ final class CsvList<T extends Record> {
     try {
       ObjectNode tree = start(cells, there, ids);
       cells.forEach((c, value) -> set(tree, c, value));
-      T item = PlanFile.MAPPER.treeToValue(tree, type);
+      T item = Json.MAPPER.treeToValue(tree, type);
       ids.add(id.apply(item));
       return Optional.of(item);
     } catch (DatabindException e) {
-      problems.add(problem(row, headings, PlanFile.refusal(e)));
+      problems.add(problem(row, headings, Json.refusal(e)));
     }
     return Optional.empty();
   }
@@ -207,13 +208,13 @@ final class CsvList<T extends Record> {
                         : id.apply(t).equals(givenId))
             .findFirst();
     if (same.isPresent()) {
-      ObjectNode tree = PlanFile.MAPPER.valueToTree(same.get());
+      ObjectNode tree = Json.MAPPER.valueToTree(same.get());
       column("id").ifPresent(c -> cells.put(c, at(tree, c)));
       return tree;
     }
-    ObjectNode tree = (ObjectNode) PlanFile.MAPPER.readTree(blank);
+    ObjectNode tree = (ObjectNode) Json.MAPPER.readTree(blank);
     String fresh = givenId.isEmpty() ? freshId(givenName, ids) : givenId;
-    column("id").ifPresent(c -> cells.put(c, PlanFile.MAPPER.valueToTree(fresh)));
+    column("id").ifPresent(c -> cells.put(c, Json.MAPPER.valueToTree(fresh)));
     return tree;
   }
 
@@ -255,7 +256,7 @@ final class CsvList<T extends Record> {
         if (value.isNull()) {
           return; // nothing is stated of it, and nothing is now
         }
-        node.set(members[i], PlanFile.MAPPER.createObjectNode());
+        node.set(members[i], Json.MAPPER.createObjectNode());
       }
       node = (ObjectNode) node.get(members[i]);
     }

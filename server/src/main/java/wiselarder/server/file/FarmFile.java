@@ -5,8 +5,12 @@ import java.io.UncheckedIOException;
 import java.nio.charset.MalformedInputException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.exc.StreamReadException;
@@ -15,11 +19,17 @@ import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 import wiselarder.core.plan.Farm;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Plan;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Refused;
+import wiselarder.core.records.Fact;
+import wiselarder.core.records.FarmRecord;
+import wiselarder.server.json.Json;
+import wiselarder.server.json.Lift;
+import wiselarder.server.json.PlanDocument;
 
 /**
  * The farm file: a whole farm with its plans as JSON. docs/formats.md describes it.
@@ -34,15 +44,7 @@ public final class FarmFile {
 
   static final String FORMAT = "wise-larder-farm";
 
-  /**
-   * Version 2 lacks soils, sowings, dressings, irrigations and scenarios, version 3 the map, how
-   * fields lie, own forages, machines and light passes, version 4 comings and goings, keeping,
-   * condition, what lots come from, their size, reserves and tests, and records of the store: none
-   * of them.
-   */
-  static final int OLDEST = 2;
-
-  static final int VERSION = 5;
+  static final int VERSION = Lift.PRESENT;
 
   /** More plans than this in one file is a mistake. */
   public static final int MOST_PLANS = 50;
@@ -59,18 +61,32 @@ public final class FarmFile {
           .enable(tools.jackson.databind.DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
           .build();
 
-  /** A farm's name and its plans, oldest first. */
-  public record Content(String name, List<FarmPlan> plans) {
+  /** A farm's name, its plans, oldest first, and what was written down of it. */
+  public record Content(String name, List<FarmPlan> plans, List<FarmRecord> records) {
     public Content {
       name = Check.text("name", name, 80);
       plans = List.copyOf(plans);
       Check.range("plans", plans.size(), 1, MOST_PLANS);
+      records = List.copyOf(records);
+    }
+  }
+
+  /** A record of the file; who wrote it, when and on what may be unknown. */
+  private record Line(String id, LocalDate on, Fact fact, String who, Instant at, String device) {
+    FarmRecord record() {
+      return new FarmRecord(id, on, fact, new FarmRecord.Written(who, at, device));
+    }
+
+    static Line of(FarmRecord r) {
+      FarmRecord.Written w = r.written();
+      return new Line(r.id(), r.on(), r.fact(), w.who(), w.at(), w.device());
     }
   }
 
   private record Part(Farm farm, Plan plan) {}
 
-  private record Document(String format, int version, String name, List<Part> plans) {}
+  private record Document(
+      String format, int version, String name, List<Part> plans, List<Line> records) {}
 
   private FarmFile() {}
 
@@ -91,11 +107,11 @@ public final class FarmFile {
     }
     try {
       JsonNode tree = TREE.readTree(json);
-      return FORMAT_V1.equals(tree.path("format").asString("")) ? v1(json, tree) : present(tree);
+      return FORMAT_V1.equals(tree.path("format").asString("")) ? v1(tree) : present(tree);
     } catch (DatabindException e) {
-      throw PlanFile.refusal(e);
+      throw Json.refusal(e);
     } catch (StreamReadException e) {
-      throw PlanFile.notJson(e);
+      throw Json.notJson(e);
     } catch (JacksonException e) {
       throw new Refused("not_json", "file", null, e.getOriginalMessage());
     }
@@ -112,9 +128,13 @@ public final class FarmFile {
     }
   }
 
-  private static Content v1(String json, JsonNode tree) {
-    FarmPlan only = PlanFile.read(json);
-    return new Content(tree.path("farm").path("name").asString("Farm"), List.of(only));
+  /** Version 1 held one plan, and was strict about what stood beside it. */
+  private static Content v1(JsonNode tree) {
+    ObjectNode part = ((ObjectNode) tree).deepCopy();
+    part.remove("format");
+    version(part.remove("version"), 1, 1);
+    String name = tree.path("farm").path("name").asString("Farm");
+    return content(name, List.of(part), 1, List.of());
   }
 
   private static Content present(JsonNode tree) {
@@ -126,44 +146,98 @@ public final class FarmFile {
           format,
           "this is no farm file: \"format\" should be \"%s\"".formatted(FORMAT));
     }
-    int version = tree.path("version").asInt(-1);
-    if (version < OLDEST || version > VERSION) {
+    int version = version(tree.path("version"), 2, VERSION);
+    for (String name : tree.propertyNames()) {
+      if (!MEMBERS.contains(name)) {
+        throw new Refused(
+            "unreadable",
+            name,
+            null,
+            "%s: this name is not known here; known are %s".formatted(name, MEMBERS));
+      }
+    }
+    JsonNode plans = tree.path("plans");
+    if (!plans.isArray()) {
+      throw new Refused("unreadable", "plans", null, "plans: cannot be read as a list");
+    }
+    List<Line> lines = new ArrayList<>();
+    JsonNode records = tree.path("records");
+    for (int i = 0; i < records.size(); i++) {
+      lines.add(line("records[%d]".formatted(i), records.get(i)));
+    }
+    return content(tree.path("name").asString(null), plans, version, lines);
+  }
+
+  private static final List<String> MEMBERS =
+      List.of("format", "version", "name", "plans", "records");
+
+  private static int version(JsonNode given, int oldest, int newest) {
+    int version = given == null ? -1 : given.asInt(-1);
+    if (version < oldest || version > newest) {
       throw new Refused(
           "file_version",
           "version",
           version,
-          version > VERSION
+          version > newest
               ? "\"version\" is %d, from a newer product; this one reads up to %d"
-                  .formatted(version, VERSION)
-              : "\"version\" should be a number from 1 to %d".formatted(VERSION));
+                  .formatted(version, newest)
+              : "\"version\" should be a number from 1 to %d".formatted(newest));
     }
-    Document document = PlanFile.MAPPER.treeToValue(tree, Document.class);
-    Check.present("plans", document.plans);
-    List<FarmPlan> plans = new ArrayList<>();
-    for (int i = 0; i < document.plans.size(); i++) {
-      Part part = Check.present("plans[%d]".formatted(i), document.plans.get(i));
-      plans.add(whole(i, part));
-    }
-    return new Content(document.name, plans);
+    return version;
   }
 
-  /** Puts the place in the file before what farm and plan together refuse. */
-  private static FarmPlan whole(int index, Part part) {
+  private static Line line(String place, JsonNode tree) {
     try {
-      return new FarmPlan(part.farm, part.plan);
+      Line line = Json.MAPPER.treeToValue(tree, Line.class);
+      Check.present(place, line).record();
+      return line;
+    } catch (DatabindException e) {
+      throw at(place, Json.refusal(e), ".");
     } catch (Refused r) {
-      throw new Refused(
-          r.code(),
-          r.field(),
-          r.value(),
-          r.min(),
-          r.max(),
-          "plans[%d]: %s".formatted(index, r.getMessage()));
+      throw at(place, r, ": ");
     }
   }
 
+  /** What stood in plans of old as records comes once, however many plans held it. */
+  private static Content content(
+      String name, Iterable<? extends JsonNode> plans, int version, List<Line> lines) {
+    List<FarmPlan> read = new ArrayList<>();
+    Map<String, FarmRecord> records = new LinkedHashMap<>();
+    lines.forEach(l -> records.putIfAbsent(l.id, l.record()));
+    for (JsonNode part : plans) {
+      String place = "plans[%d]".formatted(read.size());
+      if (!(part instanceof ObjectNode object)) {
+        throw new Refused("unreadable", place, null, place + ": is missing");
+      }
+      Lift.Lifted lifted = Lift.from(object, version);
+      read.add(plan(place, lifted.part()));
+      for (Lift.OldRecord r : lifted.records()) {
+        ObjectNode line = Json.MAPPER.createObjectNode();
+        line.put("id", r.id()).put("on", r.on()).set("fact", r.fact());
+        records.putIfAbsent(r.id(), line(place, line).record());
+      }
+    }
+    return new Content(name, read, List.copyOf(records.values()));
+  }
+
+  private static FarmPlan plan(String place, ObjectNode lifted) {
+    try {
+      return PlanDocument.of(lifted);
+    } catch (Refused r) {
+      boolean within = r.getMessage().startsWith("farm") || r.getMessage().startsWith("plan.");
+      throw at(place, r, within ? "." : ": ");
+    }
+  }
+
+  /** Puts the place in the file before what is wrong there. */
+  private static Refused at(String place, Refused r, String between) {
+    return new Refused(
+        r.code(), r.field(), r.value(), r.min(), r.max(), place + between + r.getMessage());
+  }
+
+  /** Writes a farm file of the present version. */
   public static String write(Content content) {
-    return PlanFile.MAPPER
+    return Json.MAPPER
         .writer()
         .with(SerializationFeature.INDENT_OUTPUT)
         .writeValueAsString(
@@ -171,7 +245,8 @@ public final class FarmFile {
                 FORMAT,
                 VERSION,
                 content.name(),
-                content.plans().stream().map(p -> new Part(p.farm(), p.plan())).toList()));
+                content.plans().stream().map(p -> new Part(p.farm(), p.plan())).toList(),
+                content.records().stream().map(Line::of).toList()));
   }
 
   /** What the file is called when it is taken out. */

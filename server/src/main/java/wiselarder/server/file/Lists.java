@@ -8,10 +8,16 @@ import java.util.TreeMap;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
 import wiselarder.core.plan.Catalogue;
+import wiselarder.core.plan.Difference;
 import wiselarder.core.plan.Farm.UnitSystem;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.PlanEdit;
+import wiselarder.core.records.FarmRecord;
+import wiselarder.core.records.FarmRecords;
+import wiselarder.core.records.LotTested;
+import wiselarder.core.records.Seen;
+import wiselarder.core.records.Struck;
 import wiselarder.core.store.FeedTest;
 import wiselarder.core.store.LossMethod;
 import wiselarder.core.store.Lot;
@@ -34,8 +40,18 @@ public final class Lists {
   /** What is wrong in a row; row 1 is the header. */
   public record RowProblem(int row, String column, String message) {}
 
-  /** Edits that bring the good rows in, and what is wrong with the others. */
-  public record Read(List<PlanEdit> edits, List<RowProblem> problems) {}
+  /**
+   * What brings the good rows in, and what is wrong with the others.
+   *
+   * @param edits of fields, groups and lots
+   * @param seen reports to write down, and older ones with their id to strike out
+   * @param told the same as changes, for a preview
+   */
+  public record Read(
+      List<PlanEdit> edits,
+      List<Seen> seen,
+      List<Difference.Change> told,
+      List<RowProblem> problems) {}
 
   private final CsvList<Field> fields;
   private final CsvList<AnimalGroup> groups;
@@ -48,18 +64,18 @@ public final class Lists {
   }
 
   /** A list as CSV, in the units the farm is shown in. */
-  public String write(Kind kind, FarmPlan plan) {
+  public String write(Kind kind, FarmPlan plan, FarmRecords records) {
     UnitSystem system = plan.farm().units();
     return switch (kind) {
       case FIELDS -> fields.write(plan.farm().fields(), system);
       case GROUPS -> groups.write(plan.farm().groups(), system);
       case LOTS -> lots.write(plan.farm().lots(), system);
-      case TESTS -> testList(plan).write(tests(plan), system);
+      case TESTS -> testList(plan).write(tests(plan, records), system);
     };
   }
 
   /** Reads a list; items of the plan that the file does not name stay as they are. */
-  public Read read(Kind kind, String csv, FarmPlan plan) {
+  public Read read(Kind kind, String csv, FarmPlan plan, FarmRecords records) {
     return switch (kind) {
       case FIELDS -> {
         CsvList.Read<Field> read = fields.read(csv, plan.farm().fields());
@@ -83,17 +99,13 @@ public final class Lists {
             read.items().stream().map(l -> (PlanEdit) new PlanEdit.PutLot(l)).toList(), read);
       }
       case TESTS -> {
-        CsvList.Read<TestRow> read = testList(plan).read(csv, tests(plan));
-        Map<String, Lot> changed = new java.util.LinkedHashMap<>();
-        plan.farm().lots().forEach(l -> changed.put(l.id(), l));
-        List<PlanEdit> edits = new ArrayList<>();
+        CsvList.Read<TestRow> read = testList(plan).read(csv, tests(plan, records));
+        List<Seen> seen = new ArrayList<>();
+        List<Difference.Change> told = new ArrayList<>();
         for (TestRow row : read.items()) {
-          changed.computeIfPresent(row.lotId, (id, lot) -> lot.withTest(row.test()));
+          report(row, plan, records, seen, told);
         }
-        plan.farm().lots().stream()
-            .filter(l -> !changed.get(l.id()).equals(l))
-            .forEach(l -> edits.add(new PlanEdit.PutLot(changed.get(l.id()))));
-        yield done(edits, read);
+        yield new Read(List.of(), seen, told, problems(read));
       }
     };
   }
@@ -101,9 +113,42 @@ public final class Lists {
   /** One report with the lot it is of. */
   record TestRow(String lotId, FeedTest test) {}
 
-  private static List<TestRow> tests(FarmPlan plan) {
+  /** A report that says something else than one with its id takes that one's place. */
+  private static void report(
+      TestRow row,
+      FarmPlan plan,
+      FarmRecords records,
+      List<Seen> seen,
+      List<Difference.Change> told) {
+    List<FarmRecord> older = new ArrayList<>();
+    records.each(
+        LotTested.class,
+        (r, f) -> {
+          if (f.test().id().equals(row.test.id()) && f.lotId().equals(row.lotId)) {
+            older.add(r);
+          }
+        });
+    LotTested fact = new LotTested(row.lotId, row.test);
+    if (older.stream().anyMatch(r -> r.fact().equals(fact))) {
+      return;
+    }
+    older.forEach(r -> seen.add(new Seen(r.on(), new Struck(r.id(), ""))));
+    seen.add(new Seen(row.test.sampledOn(), fact));
+    String lot =
+        plan.farm().lots().stream()
+            .filter(l -> l.id().equals(row.lotId))
+            .map(Lot::name)
+            .findFirst()
+            .orElse(row.lotId);
+    Difference.Kind kind = older.isEmpty() ? Difference.Kind.ADDED : Difference.Kind.CHANGED;
+    told.add(
+        new Difference.Change(
+            Difference.What.TEST, kind, lot + ", " + row.test.sampledOn(), List.of()));
+  }
+
+  private static List<TestRow> tests(FarmPlan plan, FarmRecords records) {
     return plan.farm().lots().stream()
-        .flatMap(l -> l.tests().stream().map(t -> new TestRow(l.id(), t)))
+        .flatMap(l -> records.lot(l).tests().stream().map(t -> new TestRow(l.id(), t)))
         .toList();
   }
 
@@ -137,11 +182,13 @@ public final class Lists {
   }
 
   private static Read done(List<PlanEdit> edits, CsvList.Read<?> read) {
-    return new Read(
-        List.copyOf(edits),
-        read.problems().stream()
-            .map(p -> new RowProblem(p.row(), p.column(), p.message()))
-            .toList());
+    return new Read(List.copyOf(edits), List.of(), List.of(), problems(read));
+  }
+
+  private static List<RowProblem> problems(CsvList.Read<?> read) {
+    return read.problems().stream()
+        .map(p -> new RowProblem(p.row(), p.column(), p.message()))
+        .toList();
   }
 
   private static CsvList<Field> fieldList(Catalogue catalogue) {
@@ -220,7 +267,7 @@ public final class Lists {
         {"id": null, "name": null, "kind": null, "head": null, "weightKg": null, "gainKgPerDay": 0,
          "flatIntakeKgPerHeadDay": null, "birthStart": null, "birthSpreadDays": 60,
          "youngPerDam": 0, "weaning": null, "youngLeave": null, "fromInclusive": null,
-         "toExclusive": null, "changes": [], "scores": [], "keeping": {"byEnergy": false,
+         "toExclusive": null, "changes": [], "keeping": {"byEnergy": false,
           "shelter": "SHELTERED", "windKmPerHour": 0, "walkKmPerDay": 0, "deathsPerYearShare": 0,
           "conditionFloor": null, "snowAsWater": false, "besidesKgPerDay": 0}}""",
         AnimalGroup::id,
@@ -269,7 +316,7 @@ public final class Lists {
         """
         {"id": null, "name": null, "unitName": "round bale", "units": null, "kgPerUnitAsFed": null,
          "dmShare": 0.87, "storageMethodId": "s_barn", "feedingMethodId": "f_ring_open",
-         "pricePerTonneAsFed": null, "note": "", "size": null, "reserve": null, "tests": [],
+         "pricePerTonneAsFed": null, "note": "", "size": null, "reserve": null,
          "origin": {"feedId": null, "cutOn": null, "wrap": "NOT_SAID", "place": "",
           "movable": true, "makingPerUnit": null, "haulingPerUnit": null}}""",
         Lot::id,

@@ -23,7 +23,6 @@ import wiselarder.core.plan.PlanEdit;
 import wiselarder.core.plan.Purchase;
 import wiselarder.core.plan.Scenario;
 import wiselarder.core.plan.Sowing;
-import wiselarder.core.plan.StoreRecord;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.Lot;
 
@@ -58,8 +57,6 @@ public record EditDto(
     @Schema(nullable = true) String removePass,
     @Schema(nullable = true) OwnForage putForage,
     @Schema(nullable = true) String removeForage,
-    @Schema(nullable = true) StoreRecord putStoreRecord,
-    @Schema(nullable = true) String removeStoreRecord,
     @Schema(nullable = true) SplitDto splitField) {
 
   /** A line that parts a field, and what the smaller piece is called. */
@@ -91,8 +88,7 @@ public record EditDto(
     Purchase purchase = edit instanceof PlanEdit.BuyHay b ? b.purchase() : null;
     return new EditDto(
         null, null, null, null, null, null, null, closing, null, null, null, purchase, null, null,
-        null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-        null, null);
+        null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
   }
 
   PlanEdit edit() {
@@ -140,8 +136,6 @@ public record EditDto(
                 remove(Items.PASSES, removePass),
                 put(Items.FORAGES, putForage),
                 remove(Items.FORAGES, removeForage),
-                put(Items.STORE_RECORDS, putStoreRecord),
-                remove(Items.STORE_RECORDS, removeStoreRecord),
                 splitField == null
                     ? null
                     : new PlanEdit.SplitField(

@@ -18,19 +18,24 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wiselarder.core.balance.YearBalance;
-import wiselarder.core.closing.Engine;
+import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.Difference;
 import wiselarder.core.plan.Farm.UnitSystem;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.PlanEdit;
 import wiselarder.core.quantity.Refused;
+import wiselarder.core.records.FarmRecords;
 import wiselarder.server.farm.Farms;
 import wiselarder.server.file.FarmFile;
 import wiselarder.server.file.LedgerFile;
 import wiselarder.server.file.Lists;
+import wiselarder.server.people.NotAllowed;
 import wiselarder.server.people.Person;
+import wiselarder.server.people.Role;
 import wiselarder.server.plan.Plans;
+import wiselarder.server.plan.Slugs;
 import wiselarder.server.plan.StoredPlan;
+import wiselarder.server.records.Records;
 
 /** Files out and in. Whatever comes in is shown first, and taken whole or not at all. */
 @RestController
@@ -42,10 +47,12 @@ class FileController {
 
   private final Farms farms;
   private final Plans plans;
+  private final Records records;
   private final Engine engine;
   private final PlanViews views;
 
-  FileController(Farms farms, Plans plans, Engine engine, PlanViews views) {
+  FileController(Farms farms, Plans plans, Records records, Engine engine, PlanViews views) {
+    this.records = records;
     this.farms = farms;
     this.plans = plans;
     this.engine = engine;
@@ -76,7 +83,8 @@ class FileController {
   @PostMapping("/farms/file/preview")
   FilePreview preview(@RequestBody byte[] body) {
     FarmFile.Content content = FarmFile.read(text(body));
-    content.plans().forEach(engine::resolve);
+    Engine knowing = engine.knowing(FarmRecords.of(content.records()));
+    content.plans().forEach(knowing::resolve);
     return new FilePreview(
         content.name(), content.plans().stream().map(FileController::summary).toList());
   }
@@ -85,7 +93,7 @@ class FileController {
   @PostMapping("/farms/file")
   Farms.Made makeFarm(@RequestBody byte[] body, @AuthenticationPrincipal Person person) {
     FarmFile.Content content = FarmFile.read(text(body));
-    return farms.make(person, content.name(), content.plans(), "Began from a file");
+    return farms.make(person, content, "Began from a file");
   }
 
   /** Adds the plans of a file to a farm. */
@@ -93,7 +101,7 @@ class FileController {
   Added addPlans(
       @PathVariable String farm, @RequestBody byte[] body, @AuthenticationPrincipal Person person) {
     FarmFile.Content content = FarmFile.read(text(body));
-    return new Added(farms.addPlans(farm, person, content.plans(), "Began from a file"));
+    return new Added(farms.addPlans(farm, person, content, "Began from a file"));
   }
 
   /** What taking the first plan of a file would change. */
@@ -125,9 +133,10 @@ class FileController {
       @PathVariable String id,
       @PathVariable Lists.Kind kind,
       @AuthenticationPrincipal Person person) {
-    FarmPlan plan = plans.get(id, person).content();
+    StoredPlan stored = plans.get(id, person);
+    FarmPlan plan = stored.content();
     return file(
-        lists(plan).write(kind, plan).getBytes(StandardCharsets.UTF_8),
+        lists(plan).write(kind, plan, records.of(stored.farmId())).getBytes(StandardCharsets.UTF_8),
         FarmFile.fileName(plan.farm().name() + "-" + kind.name()) + ".csv",
         CSV);
   }
@@ -139,14 +148,17 @@ class FileController {
       @PathVariable Lists.Kind kind,
       @RequestBody byte[] body,
       @AuthenticationPrincipal Person person) {
-    FarmPlan now = plans.get(id, person).content();
-    Lists.Read read = lists(now).read(kind, text(body), now);
+    StoredPlan stored = plans.get(id, person);
+    FarmPlan now = stored.content();
+    Lists.Read read = lists(now).read(kind, text(body), now, records.of(stored.farmId()));
     FarmPlan then = now;
     for (PlanEdit edit : read.edits()) {
       then = edit.apply(then);
     }
     engine.resolve(then);
-    return new ChangePreview(Difference.between(now, then), read.problems());
+    List<Difference.Change> changes = new ArrayList<>(Difference.between(now, then));
+    changes.addAll(read.told());
+    return new ChangePreview(changes, read.problems());
   }
 
   /** Takes a list as one revision, when every row of it can be taken. */
@@ -159,11 +171,20 @@ class FileController {
       @RequestBody byte[] body,
       @AuthenticationPrincipal Person person) {
     StoredPlan now = plans.get(id, person);
-    Lists.Read read = lists(now.content()).read(kind, text(body), now.content());
+    NotAllowed.unless(now.role(), Role.PLANNER);
+    Lists.Read read =
+        lists(now.content()).read(kind, text(body), now.content(), records.of(now.farmId()));
     if (!read.problems().isEmpty()) {
       throw new BadRows(read.problems());
     }
-    return views.of(plans.edit(id, person, revision, null, read.edits(), "[]"), season);
+    if (!read.seen().isEmpty()) {
+      records.write(id, person, new Records.Command(Slugs.fresh("file"), "", read.seen()));
+    }
+    return views.of(
+        read.edits().isEmpty()
+            ? plans.open(id, person)
+            : plans.edit(id, person, revision, null, read.edits(), "[]"),
+        season);
   }
 
   /** Lists that know the keeper's own forages too. */

@@ -1,15 +1,20 @@
 package wiselarder.server.http;
 
+import io.swagger.v3.core.converter.ModelConverters;
+import io.swagger.v3.oas.models.Components;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.media.StringSchema;
 import java.time.MonthDay;
 import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.utils.SpringDocUtils;
+import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import wiselarder.server.json.Facts;
 
 /** The API's description, from which the web client's types are made. */
 @Configuration
@@ -72,7 +77,6 @@ class OpenApiConfig {
           Map.entry("PackageView", Set.of("size")),
           Map.entry("HeadChange", Set.of("untilExclusive", "toGroupId", "moneyPerHead")),
           Map.entry("Keeping", Set.of("conditionFloor")),
-          Map.entry("ConditionScore", Set.of("weightKg")),
           Map.entry("Origin", Set.of("feedId", "cutOn", "makingPerUnit", "haulingPerUnit")),
           Map.entry(
               "UnitSize",
@@ -94,7 +98,9 @@ class OpenApiConfig {
                   "calciumPct",
                   "phosphorusPct",
                   "nitratePct")),
-          Map.entry("StoreRecord", Set.of("groupId")),
+          Map.entry("LotFed", Set.of("groupId")),
+          Map.entry("ConditionSeen", Set.of("weightKg")),
+          Map.entry("RecordLine", Set.of("struckBy")),
           Map.entry("GrownRow", Set.of("proteinPct", "tdnPct", "cutProteinPct", "cutTdnPct")),
           Map.entry("ReturnView", Set.of("costPerKgGain")),
           Map.entry("EnoughView", Set.of("tdnNeedPct", "proteinNeedPct")),
@@ -135,9 +141,34 @@ class OpenApiConfig {
           Map.entry("EditRequest", Set.of("onTopOf")),
           Map.entry("CautionView", Set.of("fieldId", "groupId", "lotId")));
 
+  /** How the web client's JSON is read and written: facts say their kind. */
   @Bean
-  OpenApiCustomizer requiredMembers() {
-    return api -> api.getComponents().getSchemas().forEach((name, schema) -> require(name, schema));
+  JsonMapperBuilderCustomizer facts() {
+    return Facts::on;
+  }
+
+  @Bean
+  OpenApiCustomizer description() {
+    return api -> {
+      describeFacts(api.getComponents());
+      api.getComponents().getSchemas().forEach((name, schema) -> require(name, schema));
+    };
+  }
+
+  /** A fact is one of its kinds, told apart by {@code kind}. */
+  @SuppressWarnings({"rawtypes", "unchecked"})
+  private static void describeFacts(Components components) {
+    Schema any = new Schema();
+    Facts.KINDS.forEach(
+        (name, type) -> {
+          ModelConverters.getInstance(true)
+              .readAll(type)
+              .forEach((key, schema) -> components.getSchemas().putIfAbsent(key, schema));
+          Schema kind = components.getSchemas().get(type.getSimpleName());
+          kind.addProperty("kind", new Schema().types(Set.of("string"))._enum(List.of(name)));
+          any.addOneOfItem(new Schema().$ref("#/components/schemas/" + type.getSimpleName()));
+        });
+    components.addSchemas("Fact", any);
   }
 
   @SuppressWarnings({"rawtypes", "unchecked"})

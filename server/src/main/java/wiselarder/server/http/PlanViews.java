@@ -1,7 +1,7 @@
 package wiselarder.server.http;
 
 import org.springframework.stereotype.Component;
-import wiselarder.core.closing.Engine;
+import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.StoredPlan;

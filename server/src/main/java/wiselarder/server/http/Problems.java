@@ -12,7 +12,7 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 import tools.jackson.databind.DatabindException;
 import wiselarder.core.quantity.Refused;
 import wiselarder.server.farm.Farms;
-import wiselarder.server.file.PlanFile;
+import wiselarder.server.json.Json;
 import wiselarder.server.people.Attempts;
 import wiselarder.server.people.NotAllowed;
 import wiselarder.server.plan.StaleRevision;
@@ -38,7 +38,7 @@ class Problems {
   ProblemDetail unreadable(HttpMessageNotReadableException e) {
     for (Throwable t = e; t != null; t = t.getCause()) {
       if (t instanceof DatabindException d) {
-        return refused(PlanFile.refusal(d));
+        return refused(Json.refusal(d));
       }
     }
     ProblemDetail problem =

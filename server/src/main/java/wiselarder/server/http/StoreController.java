@@ -15,10 +15,10 @@ import wiselarder.core.balance.HaySum;
 import wiselarder.core.balance.SetOut;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.calendar.PlanYear;
-import wiselarder.core.closing.Engine;
 import wiselarder.core.closing.SellingOrder;
 import wiselarder.core.closing.WeanBy;
 import wiselarder.core.diet.Supplement;
+import wiselarder.core.engine.Engine;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Check;
@@ -209,33 +209,43 @@ class StoreController {
         .toList();
   }
 
-  /** A sample to send. */
-  record NewSample(String lotId, LocalDate sampledOn) {}
+  /**
+   * A sample to send.
+   *
+   * @param commandId the device's own name for this request
+   */
+  record NewSample(String commandId, String device, String lotId, LocalDate sampledOn) {}
+
+  /** Which device asks. */
+  record Device(String device) {}
 
   @GetMapping("/samples")
   List<Samples.Sent> sent(@PathVariable String id, @AuthenticationPrincipal Person person) {
     return samples.of(id, person);
   }
 
-  /** Sends a sample of a lot to the laboratory. */
+  /** Sends a sample of a lot to the laboratory; sent twice under one name it is sent once. */
   @PostMapping("/samples")
   Samples.Sent send(
       @PathVariable String id,
       @RequestBody NewSample sample,
       @AuthenticationPrincipal Person person) {
+    Check.text("command.id", sample.commandId, 80);
     Check.present("sample.lotId", sample.lotId);
     Check.present("sample.sampledOn", sample.sampledOn);
-    return samples.send(id, person, sample.lotId, sample.sampledOn);
+    Samples.Command command = new Samples.Command(sample.commandId, sample.device);
+    return samples.send(id, person, command, sample.lotId, sample.sampledOn);
   }
 
-  /** Takes a report that has come into its lot, as one revision. */
+  /** Writes a report that has come down of its lot. */
   @PostMapping("/samples/{sample}/take")
   PlanController.PlanView take(
       @PathVariable String id,
       @PathVariable String sample,
-      @RequestBody PlanController.Seen seen,
+      @RequestBody Device device,
       @RequestParam(defaultValue = "normal") String season,
       @AuthenticationPrincipal Person person) {
-    return views.of(samples.take(id, person, sample, seen.revision()), season);
+    samples.take(id, person, sample, device.device);
+    return views.of(plans.open(id, person), season);
   }
 }

@@ -9,6 +9,7 @@ import wiselarder.core.balance.YearBalance;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.store.FeedCost;
 import wiselarder.core.store.FeedWorth;
+import wiselarder.core.store.KnownLot;
 import wiselarder.core.store.Lot;
 import wiselarder.core.store.StoredFeed;
 
@@ -69,7 +70,7 @@ final class StoreView {
     Map<String, StoredFeed> feeds =
         catalogue.storedFeeds().stream()
             .collect(Collectors.toMap(StoredFeed::id, Function.identity()));
-    List<Lot> lots = b.stated().allLots();
+    List<KnownLot> lots = b.stated().allLots().stream().map(b.resolved().records()::lot).toList();
     List<FeedWorth> worths = new ArrayList<>();
     List<FeedCost> costs = new ArrayList<>();
     int cheapest = -1;
@@ -87,7 +88,7 @@ final class StoreView {
       AtMost most =
           beside < 0
               ? null
-              : atMost(b, l, lots, worths.get(l), lots.get(beside), costs.get(beside));
+              : atMost(b, l, lots, worths.get(l), lots.get(beside).lot(), costs.get(beside));
       views.add(lot(b, l, lots.get(l), worths.get(l), costs.get(l), most));
     }
     return views;
@@ -104,7 +105,8 @@ final class StoreView {
     return found;
   }
 
-  private static FeedWorth worth(YearBalance b, int l, Lot lot, Map<String, StoredFeed> feeds) {
+  private static FeedWorth worth(
+      YearBalance b, int l, KnownLot lot, Map<String, StoredFeed> feeds) {
     FeedWorth worth = lot.worth(feeds);
     boolean cut = !Double.isNaN(b.lotTdnPct(l)) && lot.tests().isEmpty();
     return cut
@@ -119,7 +121,7 @@ final class StoreView {
   }
 
   private static AtMost atMost(
-      YearBalance b, int l, List<Lot> lots, FeedWorth worth, Lot beside, FeedCost cost) {
+      YearBalance b, int l, List<KnownLot> lots, FeedWorth worth, Lot beside, FeedCost cost) {
     double kept = b.lotKeptShare(l);
     double dm = lots.get(l).dryMatterShare();
     return new AtMost(
@@ -127,7 +129,8 @@ final class StoreView {
   }
 
   private static LotYear lot(
-      YearBalance b, int l, Lot lot, FeedWorth worth, FeedCost cost, AtMost most) {
+      YearBalance b, int l, KnownLot known, FeedWorth worth, FeedCost cost, AtMost most) {
+    Lot lot = known.lot();
     int own = b.stated().farm().lots().size();
     int cut = own + b.stated().plan().cuts().size();
     Double unit = lot.costPerUnit();
@@ -140,7 +143,7 @@ final class StoreView {
         YearView.whole(b, d -> b.lotUnits(l, d)),
         lot.kgPerUnitAsFed(),
         lot.size() == null ? null : YearView.orNull(lot.size().standardErrorKg()),
-        lot.dryMatterShare(),
+        known.dryMatterShare(),
         lot.size() == null ? 0 : lot.size().rindShare(),
         YearView.sum(b, d -> b.lotEatenKg(l, d)),
         b.lotLostKg(l),

@@ -14,7 +14,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import wiselarder.core.calendar.PlanYear;
-import wiselarder.core.closing.Engine;
+import wiselarder.core.engine.Engine;
 import wiselarder.core.weather.Climate;
 import wiselarder.core.weather.RecordedWeather;
 import wiselarder.server.people.Person;
@@ -52,7 +52,7 @@ class WeatherController {
   @GetMapping
   List<RecordView> list(@PathVariable String id, @AuthenticationPrincipal Person person) {
     StoredPlan plan = plans.get(id, person);
-    return weather.records(plan).entrySet().stream()
+    return weather.recorded(plan).entrySet().stream()
         .map(e -> view(e.getKey(), e.getValue(), plan))
         .toList();
   }

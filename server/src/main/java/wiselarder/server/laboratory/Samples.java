@@ -1,36 +1,44 @@
 package wiselarder.server.laboratory;
 
+import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashSet;
 import java.util.List;
 import java.util.NoSuchElementException;
+import java.util.Set;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
-import wiselarder.core.plan.PlanEdit;
 import wiselarder.core.quantity.Refused;
+import wiselarder.core.records.FarmRecord;
+import wiselarder.core.records.FarmRecords;
+import wiselarder.core.records.LotTested;
+import wiselarder.core.records.SampleSent;
+import wiselarder.core.records.Seen;
 import wiselarder.core.store.FeedTest;
 import wiselarder.core.store.Lot;
-import wiselarder.server.file.PlanFile;
-import wiselarder.server.people.NotAllowed;
 import wiselarder.server.people.Person;
-import wiselarder.server.people.Role;
 import wiselarder.server.plan.Plans;
-import wiselarder.server.plan.Slugs;
 import wiselarder.server.plan.StoredPlan;
+import wiselarder.server.records.Records;
 
-/** Samples of a plan's lots: sent, on their way, come back, taken into their lot. */
+/** Samples of a farm's lots: sent, on their way, come back, written down of their lot. */
 @Component
 public class Samples {
   /** More samples than this on their way is a mistake. */
   private static final int MOST_OPEN = 50;
 
-  private final SampleRepository repository;
+  private final Records records;
   private final Plans plans;
   private final ForageLaboratory laboratory;
+  private final Clock clock = Clock.systemUTC();
 
-  Samples(SampleRepository repository, Plans plans, ForageLaboratory laboratory) {
-    this.repository = repository;
+  Samples(Records records, Plans plans, ForageLaboratory laboratory) {
+    this.records = records;
     this.plans = plans;
     this.laboratory = laboratory;
   }
@@ -40,7 +48,7 @@ public class Samples {
    *
    * @param laboratory who looks at it
    * @param report null until it has come
-   * @param taken true once it stands in its lot
+   * @param taken true once it is written down of its lot
    */
   public record Sent(
       String id,
@@ -52,20 +60,39 @@ public class Samples {
       FeedTest report,
       boolean taken) {}
 
-  /** Every sample of a plan, newest first. */
+  /** Every sample of a plan's farm, newest first. */
   @Transactional(readOnly = true)
   public List<Sent> of(String planSlug, Person person) {
-    StoredPlan plan = plans.get(planSlug, person);
-    return repository.ofPlan(plan.id()).stream().map(this::sent).toList();
+    return all(records.of(plans.get(planSlug, person).farmId()));
   }
 
-  /** Sends a sample of a lot. */
+  private List<Sent> all(FarmRecords known) {
+    Set<String> reported = new HashSet<>();
+    known.each(LotTested.class, (r, f) -> reported.add(f.test().id()));
+    List<Sent> all = new ArrayList<>();
+    known.each(SampleSent.class, (r, f) -> all.add(sent(r, f, reported.contains(r.id()))));
+    Collections.reverse(all);
+    return all;
+  }
+
+  /**
+   * Sends a sample of a lot.
+   *
+   * @param command the device's own name for the request
+   */
   @Transactional
-  public Sent send(String planSlug, Person person, String lotId, LocalDate sampledOn) {
+  public Sent send(
+      String planSlug, Person person, Command command, String lotId, LocalDate sampledOn) {
     StoredPlan plan = plans.get(planSlug, person);
-    NotAllowed.unless(plan.role(), Role.HELPER);
+    FarmRecords known = records.of(plan.farmId());
+    List<Sent> before = all(known);
+    for (Sent s : before) {
+      if (s.id.equals(command.id)) {
+        return s;
+      }
+    }
     Lot lot = lot(plan, lotId);
-    int open = repository.countOpen(plan.id());
+    long open = before.stream().filter(s -> !s.taken).count();
     if (open >= MOST_OPEN) {
       throw new Refused(
           "too_many_samples",
@@ -76,26 +103,29 @@ public class Samples {
           "up to %d samples may be out at once; take reports that have come first"
               .formatted(MOST_OPEN));
     }
-    String slug = Slugs.fresh("sample " + lot.name());
-    repository.insert(
-        plan.id(),
-        slug,
-        lot.id(),
-        lot.name(),
-        PlanFile.MAPPER.writeValueAsString(lot),
-        sampledOn,
-        laboratory.turnaround());
-    return sent(repository.find(plan.id(), slug).orElseThrow());
+    Instant due = clock.instant().plus(laboratory.turnaround()).truncatedTo(ChronoUnit.MILLIS);
+    SampleSent fact = new SampleSent(lot, due);
+    FarmRecord r =
+        records
+            .write(
+                planSlug,
+                person,
+                new Records.Command(command.id, command.device, List.of(new Seen(sampledOn, fact))))
+            .get(0);
+    return sent(r, fact, false);
   }
 
-  /** Takes a report into its lot as one revision. */
+  /** The device's own name for a request, and for itself. */
+  public record Command(String id, String device) {}
+
+  /** Writes a report that has come down of its lot; once, however often it is asked for. */
   @Transactional
-  public Plans.Opened take(String planSlug, Person person, String sample, int revision) {
-    StoredPlan plan = plans.get(planSlug, person);
-    NotAllowed.unless(plan.role(), Role.PLANNER);
-    SampleRepository.Row row =
-        repository.find(plan.id(), sample).orElseThrow(() -> new NoSuchElementException(sample));
-    Sent sent = sent(row);
+  public void take(String planSlug, Person person, String sample, String device) {
+    Sent sent =
+        of(planSlug, person).stream()
+            .filter(s -> s.id.equals(sample))
+            .findFirst()
+            .orElseThrow(() -> new NoSuchElementException(sample));
     if (sent.report == null) {
       throw new Refused(
           "report_not_there",
@@ -103,11 +133,9 @@ public class Samples {
           sample,
           "the report on %s has not come yet".formatted(sent.lotName));
     }
-    Lot lot = lot(plan, sent.lotId);
-    PlanEdit edit = new PlanEdit.PutLot(lot.withTest(sent.report));
-    Plans.Opened opened = plans.edit(planSlug, person, revision, null, List.of(edit), "[]");
-    repository.markTaken(plan.id(), sample);
-    return opened;
+    Seen report = new Seen(sent.sampledOn, new LotTested(sent.lotId, sent.report));
+    records.write(
+        planSlug, person, new Records.Command("report-" + sample, device, List.of(report)));
   }
 
   /** A lot of the store; those of cuts and purchases are tested once they are in it. */
@@ -121,25 +149,18 @@ public class Samples {
                     "unknown_id", "sample.lotId", lotId, "the store holds no lot " + lotId));
   }
 
-  private Sent sent(SampleRepository.Row row) {
-    LocalDate come = row.dueAt().atZone(ZoneOffset.UTC).toLocalDate();
-    LocalDate reported = come.isBefore(row.sampledOn()) ? row.sampledOn() : come;
-    FeedTest report =
-        row.due()
-            ? laboratory.report(
-                row.slug(),
-                PlanFile.MAPPER.readValue(row.lotJson(), Lot.class),
-                row.sampledOn(),
-                reported)
-            : null;
+  private Sent sent(FarmRecord r, SampleSent f, boolean taken) {
+    LocalDate come = f.dueAt().atZone(ZoneOffset.UTC).toLocalDate();
+    LocalDate reported = come.isBefore(r.on()) ? r.on() : come;
+    boolean due = !f.dueAt().isAfter(clock.instant());
     return new Sent(
-        row.slug(),
-        row.lotId(),
-        row.lotName(),
+        r.id(),
+        f.lotId(),
+        f.lot().name(),
         laboratory.name(),
-        row.sampledOn(),
-        row.dueAt(),
-        report,
-        row.taken());
+        r.on(),
+        f.dueAt(),
+        due ? laboratory.report(r.id(), f.lot(), r.on(), reported) : null,
+        taken);
   }
 }

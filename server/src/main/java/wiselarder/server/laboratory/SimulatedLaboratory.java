@@ -9,7 +9,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
-import wiselarder.core.closing.Engine;
+import wiselarder.core.engine.Engine;
 import wiselarder.core.store.FeedTest;
 import wiselarder.core.store.FeedWorth;
 import wiselarder.core.store.Lot;
@@ -68,7 +68,7 @@ class SimulatedLaboratory implements ForageLaboratory {
         sampledOn,
         reportedOn,
         name(),
-        within(lot.dryMatterShare() + 0.015 * random.nextGaussian(), 0.15, 0.97, 3),
+        within(lot.dmShare() + 0.015 * random.nextGaussian(), 0.15, 0.97, 3),
         within(worth.proteinPct() * (1 + 0.10 * random.nextGaussian()), 1, 60, 1),
         within(worth.tdnPct() + 2.0 * random.nextGaussian(), 30, 92, 1),
         within(worth.fibrePct() + 2.5 * random.nextGaussian(), 5, 85, 1),

@@ -6,7 +6,7 @@ public enum Role {
   OWNER,
   /** Changes plans. */
   PLANNER,
-  /** Writes records; changes no plan. There are no records yet, so today as a reader. */
+  /** Writes down what was seen and done; changes no plan. */
   HELPER,
   /** Looks, tries things out, takes files out; stores nothing. */
   READER;

@@ -8,7 +8,8 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import wiselarder.core.plan.FarmPlan;
-import wiselarder.server.file.PlanFile;
+import wiselarder.server.json.Lift;
+import wiselarder.server.json.PlanDocument;
 import wiselarder.server.people.Role;
 
 /**
@@ -68,7 +69,8 @@ public class PlanRepository {
 
   private static final String SELECT =
       """
-      select p.id, p.slug, p.farm_id, f.slug as farm, f.is_demo, m.role, p.revision, p.content
+      select p.id, p.slug, p.farm_id, f.slug as farm, f.is_demo, m.role, p.revision, p.content,
+             p.content_version
       from plan p
       join farm f on f.id = p.farm_id
       join farm_member m on m.farm_id = f.id and m.person_id = :person
@@ -94,22 +96,23 @@ public class PlanRepository {
 
   /** Contents of every plan of a farm, oldest first. The caller has checked who asks. */
   public List<FarmPlan> ofFarm(long farmId) {
-    return jdbc.sql("select content from plan where farm_id = :farm order by id")
+    return jdbc.sql("select content, content_version from plan where farm_id = :farm order by id")
         .param("farm", farmId)
-        .query((rs, n) -> PlanFile.read(rs.getString("content")))
+        .query((rs, n) -> content(rs))
         .list();
   }
 
   /** Adds a plan at revision 1. The caller has checked who asks. */
   public void insert(String slug, long farmId, Long personId, FarmPlan content, String words) {
-    String json = PlanFile.write(content);
+    String json = PlanDocument.write(content);
     long id =
         jdbc.sql(
                 """
-                insert into plan (slug, farm_id, revision, content)
-                values (:slug, :farm, 1, :content::jsonb)
+                insert into plan (slug, farm_id, revision, content, content_version)
+                values (:slug, :farm, 1, :content::jsonb, :version)
                 returning id
                 """)
+            .param("version", Lift.PRESENT)
             .param("slug", slug)
             .param("farm", farmId)
             .param("content", json)
@@ -122,12 +125,15 @@ public class PlanRepository {
   /** Stores the next revision of a locked plan. */
   void update(
       StoredPlan before, long personId, FarmPlan content, Revision.Step step, String editsJson) {
-    String json = PlanFile.write(content);
+    String json = PlanDocument.write(content);
     jdbc.sql(
             """
-            update plan set revision = :next, content = :content::jsonb, changed_at = now()
+            update plan
+            set revision = :next, content = :content::jsonb, content_version = :version,
+                changed_at = now()
             where id = :id
             """)
+        .param("version", Lift.PRESENT)
         .param("id", before.id())
         .param("next", step.number())
         .param("content", json)
@@ -176,10 +182,14 @@ public class PlanRepository {
 
   /** The plan as it stood at a revision. */
   Optional<FarmPlan> contentAt(long planId, int revision) {
-    return jdbc.sql("select content from plan_revision where plan_id = :id and number = :number")
+    return jdbc.sql(
+            """
+            select content, content_version from plan_revision
+            where plan_id = :id and number = :number
+            """)
         .param("id", planId)
         .param("number", revision)
-        .query((rs, n) -> PlanFile.read(rs.getString("content")))
+        .query((rs, n) -> content(rs))
         .optional();
   }
 
@@ -222,10 +232,13 @@ public class PlanRepository {
     jdbc.sql(
             """
             insert into plan_revision
-              (plan_id, number, person_id, kind, words, restores, undid, edits, content)
+              (plan_id, number, person_id, kind, words, restores, undid, edits, content,
+               content_version)
             values
-              (:id, :number, :person, :kind, :words, :restores, :undid, :edits::jsonb, :content::jsonb)
+              (:id, :number, :person, :kind, :words, :restores, :undid, :edits::jsonb,
+               :content::jsonb, :version)
             """)
+        .param("version", Lift.PRESENT)
         .param("id", planId)
         .param("number", step.number())
         .param("person", personId)
@@ -262,6 +275,10 @@ public class PlanRepository {
         rs.getBoolean("is_demo"),
         Role.valueOf(rs.getString("role")),
         rs.getInt("revision"),
-        PlanFile.read(rs.getString("content")));
+        content(rs));
+  }
+
+  private static FarmPlan content(ResultSet rs) throws SQLException {
+    return PlanDocument.read(rs.getString("content"), rs.getInt("content_version"));
   }
 }

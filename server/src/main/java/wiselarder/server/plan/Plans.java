@@ -6,9 +6,8 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
-import wiselarder.core.closing.Engine;
+import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.FarmPlan;
-import wiselarder.core.plan.Items;
 import wiselarder.core.plan.PlanEdit;
 import wiselarder.core.plan.Rebase;
 import wiselarder.core.quantity.Refused;
@@ -68,8 +67,7 @@ public class Plans {
       Integer onTopOf,
       List<PlanEdit> edits,
       String editsJson) {
-    boolean records = edits.stream().allMatch(Plans::isRecord);
-    StoredPlan now = lock(slug, person, records ? Role.HELPER : Role.PLANNER);
+    StoredPlan now = lock(slug, person, Role.PLANNER);
     List<PlanEdit> made = edits;
     if (now.revision() != revision) {
       FarmPlan base =
@@ -111,13 +109,6 @@ public class Plans {
             null,
             null),
         editsJson);
-  }
-
-  /** What was fed and counted is written down by whoever did it. */
-  private static boolean isRecord(PlanEdit edit) {
-    return edit instanceof PlanEdit.Put<?> put
-        ? put.items() == Items.STORE_RECORDS
-        : edit instanceof PlanEdit.Remove<?> gone && gone.items() == Items.STORE_RECORDS;
   }
 
   /** Replaces the whole plan as one revision. */

@@ -1,13 +1,18 @@
 package wiselarder.server.weather;
 
+import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
-import wiselarder.core.closing.Engine;
+import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Season;
 import wiselarder.core.quantity.Refused;
+import wiselarder.core.records.FarmRecords;
+import wiselarder.core.records.Seen;
+import wiselarder.core.records.Struck;
+import wiselarder.core.records.WeatherMeasured;
 import wiselarder.core.weather.RecordedWeather;
 import wiselarder.server.people.NotAllowed;
 import wiselarder.server.people.Person;
@@ -15,37 +20,35 @@ import wiselarder.server.people.Role;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.Slugs;
 import wiselarder.server.plan.StoredPlan;
+import wiselarder.server.records.Records;
 
-/** Recorded weather of farms, and engines for the season somebody looks at. */
+/** Recorded weather of farms, and engines that know a farm, in the season somebody looks at. */
 @Component
 public class FarmWeather {
   private static final int MOST_RECORDS = 30;
 
-  private final WeatherRepository repository;
+  private final Records records;
   private final Plans plans;
   private final Engine engine;
 
-  FarmWeather(WeatherRepository repository, Plans plans, Engine engine) {
-    this.repository = repository;
+  FarmWeather(Records records, Plans plans, Engine engine) {
+    this.records = records;
     this.plans = plans;
     this.engine = engine;
   }
 
   /**
-   * An engine in a season. A scenario or record that is no longer there gives the normal year,
-   * which the answer then names.
+   * An engine that knows what was written down of a farm, in a season. A scenario or record that is
+   * no longer there gives the normal year, which the answer then names.
    *
    * @throws Refused when the key is none
    */
   @Transactional(readOnly = true)
   public Engine engine(String key, long farmId, FarmPlan stated) {
     Season season = Season.parse(key);
-    if (season.equals(Season.NORMAL)) {
-      return engine;
-    }
-    Map<String, RecordedWeather> records =
-        season.needsRecords(stated) ? repository.ofFarm(farmId) : Map.of();
-    return season.isThere(stated, records) ? engine.in(season, records) : engine;
+    FarmRecords known = season.needsRecords(stated) ? records.allOf(farmId) : records.of(farmId);
+    Engine knowing = engine.knowing(known);
+    return season.isThere(stated, known.weather()) ? knowing.in(season) : knowing;
   }
 
   /** As {@link #engine(String, long, FarmPlan)}, for a stored plan. */
@@ -53,10 +56,10 @@ public class FarmWeather {
     return engine(key, plan.farmId(), plan.content());
   }
 
-  /** The records of a plan's farm. */
+  /** The recorded weather of a plan's farm by the id of its record. */
   @Transactional(readOnly = true)
-  public Map<String, RecordedWeather> records(StoredPlan plan) {
-    return repository.ofFarm(plan.farmId());
+  public Map<String, RecordedWeather> recorded(StoredPlan plan) {
+    return records.allOf(plan.farmId()).weather();
   }
 
   /** Adds a record to the farm of a plan; its address. */
@@ -64,7 +67,7 @@ public class FarmWeather {
   public String add(String planSlug, Person person, RecordedWeather weather) {
     StoredPlan plan = plans.get(planSlug, person);
     NotAllowed.unless(plan.role(), Role.PLANNER);
-    int there = repository.countOfFarm(plan.farmId());
+    int there = recorded(plan).size();
     if (there >= MOST_RECORDS) {
       throw new Refused(
           "too_many_records",
@@ -74,18 +77,23 @@ public class FarmWeather {
           (double) MOST_RECORDS,
           "a farm keeps up to %d weather records; remove one first".formatted(MOST_RECORDS));
     }
-    String slug = Slugs.fresh(weather.name());
-    repository.insert(plan.farmId(), slug, weather);
-    return slug;
+    String id = Slugs.fresh(weather.name());
+    Seen seen = new Seen(weather.start(), new WeatherMeasured(weather));
+    records.write(planSlug, person, new Records.Command(id, "", List.of(seen)));
+    return id;
   }
 
-  /** Removes a record of a plan's farm. */
+  /** Strikes a record of a plan's farm out. */
   @Transactional
   public void remove(String planSlug, Person person, String record) {
     StoredPlan plan = plans.get(planSlug, person);
     NotAllowed.unless(plan.role(), Role.PLANNER);
-    if (!repository.delete(plan.farmId(), record)) {
+    RecordedWeather weather = recorded(plan).get(record);
+    if (weather == null) {
       throw new NoSuchElementException(record);
     }
+    Seen struck = new Seen(weather.start(), new Struck(record, ""));
+    records.write(
+        planSlug, person, new Records.Command(Slugs.fresh("struck"), "", List.of(struck)));
   }
 }

@@ -12,10 +12,11 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import wiselarder.core.balance.YearBalance;
-import wiselarder.core.closing.Engine;
-import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.Season;
+import wiselarder.core.records.FarmRecords;
 import wiselarder.server.farm.DemoFarms;
+import wiselarder.server.file.FarmFile;
 
 /**
  * What the engine says of the three demo farms, day by day, as it was when it was last agreed on. A
@@ -31,15 +32,29 @@ class DemoAnswersTest {
 
   @ParameterizedTest
   @CsvSource({
-    "quillback,normal", "quillback,dry", "quillback,wet", "quillback,seed:3", "quillback,seed:17",
-    "campo-garza-mora,normal", "campo-garza-mora,dry", "campo-garza-mora,wet",
-    "campo-garza-mora,seed:3", "campo-garza-mora,seed:17",
-    "spruce-hollow,normal", "spruce-hollow,dry", "spruce-hollow,wet", "spruce-hollow,seed:3",
+    "quillback,normal",
+    "quillback,dry",
+    "quillback,wet",
+    "quillback,seed:3",
+    "quillback,seed:17",
+    "campo-garza-mora,normal",
+    "campo-garza-mora,dry",
+    "campo-garza-mora,wet",
+    "campo-garza-mora,seed:3",
+    "campo-garza-mora,seed:17",
+    "spruce-hollow,normal",
+    "spruce-hollow,dry",
+    "spruce-hollow,wet",
+    "spruce-hollow,seed:3",
     "spruce-hollow,seed:17"
   })
   void everyDayIsAsItWas(String farm, String season) throws IOException {
-    FarmPlan plan = DemoFarms.read(farm);
-    YearBalance year = ENGINE.in(Season.parse(season), Map.of()).simulate(plan);
+    FarmFile.Content content = DemoFarms.read(farm);
+    YearBalance year =
+        ENGINE
+            .knowing(FarmRecords.of(content.records()))
+            .in(Season.parse(season))
+            .simulate(content.plans().get(0));
     Map<String, double[]> now = DailyFigures.of(year);
     Path file = KEPT.resolve(farm + "-" + season.replace(":", "") + ".figures");
     if (Boolean.getBoolean("larder.answers.write")) {

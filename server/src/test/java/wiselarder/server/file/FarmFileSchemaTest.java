@@ -38,25 +38,37 @@ class FarmFileSchemaTest {
             MAPPER.readTree(
                 """
                 {"$schema": "https://json-schema.org/draft/2020-12/schema",
-                 "title": "Wise Larder farm file, version 5",
+                 "title": "Wise Larder farm file, version 6",
                  "type": "object",
                  "properties": {
                    "format": {"const": "wise-larder-farm"},
-                   "version": {"const": 5},
+                   "version": {"const": 6},
                    "name": {"type": "string", "minLength": 1, "maxLength": 80},
                    "plans": {"type": "array", "minItems": 1, "maxItems": 50, "items": {
                      "type": "object",
                      "properties": {"farm": {"$ref": "#/$defs/Farm"}, "plan": {"$ref": "#/$defs/Plan"}},
-                     "required": ["farm", "plan"], "additionalProperties": false}}},
-                 "required": ["format", "version", "name", "plans"],
+                     "required": ["farm", "plan"], "additionalProperties": false}},
+                   "records": {"type": "array", "items": {
+                     "type": "object",
+                     "properties": {
+                       "id": {"type": "string", "minLength": 1, "maxLength": 160},
+                       "on": {"type": "string", "format": "date"},
+                       "fact": {"$ref": "#/$defs/Fact"},
+                       "who": {"type": ["string", "null"]},
+                       "at": {"type": ["string", "null"], "format": "date-time"},
+                       "device": {"type": ["string", "null"]}},
+                     "required": ["id", "on", "fact"], "additionalProperties": false}}},
+                 "required": ["format", "version", "name", "plans", "records"],
                  "additionalProperties": false}""");
     ObjectNode defs = schema.putObject("$defs");
-    Deque<String> wanted = new ArrayDeque<>(List.of("Farm", "Plan"));
+    Deque<String> wanted = new ArrayDeque<>(List.of("Farm", "Plan", "Fact"));
     while (!wanted.isEmpty()) {
       String name = wanted.pop();
       if (!defs.has(name)) {
         ObjectNode type = (ObjectNode) types.get(name).deepCopy();
-        type.put("additionalProperties", false);
+        if (type.has("properties")) {
+          type.put("additionalProperties", false);
+        }
         defs.set(name, type);
         type.findValuesAsString("$ref")
             .forEach(ref -> wanted.push(ref.substring("#/$defs/".length())));
@@ -79,7 +91,7 @@ class FarmFileSchemaTest {
         SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
             .getSchema(Files.readString(COMMITTED));
     for (String demo : DemoFarms.NAMES) {
-      String file = FarmFile.write(new FarmFile.Content("Demo", List.of(DemoFarms.read(demo))));
+      String file = FarmFile.write(DemoFarms.read(demo));
       assertThat(schema.validate(file, InputFormat.JSON)).as(demo).isEmpty();
     }
     String example = Files.readString(EXAMPLE);

@@ -12,55 +12,74 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Refused;
+import wiselarder.core.records.ConditionSeen;
+import wiselarder.core.records.FarmRecord;
+import wiselarder.core.records.FarmRecords;
+import wiselarder.core.records.LotCounted;
+import wiselarder.core.records.LotFed;
 import wiselarder.server.farm.DemoFarms;
 
 class FarmFileTest {
   private static final Path EXAMPLE = Path.of("../docs/examples/smallholding.json");
-  private static final Path VERSION_2 = Path.of("src/test/resources/files/version-2.json");
-  private static final Path OLD = Path.of("src/test/resources/files/version-1.json");
 
   @Test
   void writesWhatItReads() {
-    FarmPlan demo = DemoFarms.read("quillback");
+    FarmFile.Content demo = DemoFarms.read("quillback");
+    FarmPlan plan = demo.plans().get(0);
     FarmFile.Content whole =
         new FarmFile.Content(
-            "Quillback", List.of(demo, new FarmPlan(demo.farm(), demo.plan().named("Second"))));
+            "Quillback",
+            List.of(plan, new FarmPlan(plan.farm(), plan.plan().named("Second"))),
+            demo.records());
+    assertThat(demo.records()).hasSize(3);
     assertThat(FarmFile.read(FarmFile.write(whole))).isEqualTo(whole);
   }
 
-  @Test
-  void aFileOfVersionOneIsStillRead() {
-    FarmFile.Content old = FarmFile.read(OLD);
-    FarmFile.Content example = FarmFile.read(EXAMPLE);
-    assertThat(old.plans()).isEqualTo(example.plans());
-    assertThat(old.name()).isEqualTo(example.name());
+  /** Every version that was ever written says the same of the same farm. */
+  @ParameterizedTest
+  @ValueSource(ints = {1, 2, 3, 4, 5})
+  void aFileOfEveryOlderVersionIsStillRead(int version) {
+    FarmFile.Content old =
+        FarmFile.read(Path.of("src/test/resources/files/version-%d.json".formatted(version)));
+    assertThat(old).isEqualTo(FarmFile.read(EXAMPLE));
   }
 
   @Test
-  void aFileOfVersionTwoHasNoSoilsAndNothingSown() {
-    FarmFile.Content old = FarmFile.read(VERSION_2);
-    assertThat(old).isEqualTo(FarmFile.read(EXAMPLE));
-    assertThat(old.plans().get(0).plan().sowings()).isEmpty();
-    assertThat(old.plans().get(0).farm().fields()).allMatch(f -> f.soil() == null);
-  }
-
-  @Test
-  void aFileOfVersionFourHasNobodyComingAndNothingTested() {
-    FarmFile.Content old = FarmFile.read(Path.of("src/test/resources/files/version-4.json"));
-    assertThat(old).isEqualTo(FarmFile.read(EXAMPLE));
-    assertThat(old.plans().get(0).farm().groups())
-        .allMatch(g -> g.changes().isEmpty() && g.keeping().besidesKgPerDay() == 0);
-    assertThat(old.plans().get(0).farm().lots()).allMatch(l -> l.tests().isEmpty());
+  void whatStoodInAPlanAsRecordsIsWrittenDownOnce() {
+    FarmFile.Content old =
+        FarmFile.read(Path.of("src/test/resources/files/version-5-with-records.json"));
+    assertThat(old.plans()).hasSize(2);
+    assertThat(old.records())
+        .extracting(FarmRecord::id)
+        .containsExactly(
+            "score-cows-2027-09-01",
+            "test-fescue-rounds-fescue-2027",
+            "test-orchard-rounds-orchard-2027",
+            "test-bought-bought-2027",
+            "r1",
+            "r2");
+    assertThat(old.records())
+        .extracting(FarmRecord::fact)
+        .contains(
+            new ConditionSeen("cows", 5.5, null),
+            new LotFed("fescue-rounds", 5, "cows", "from the east end"),
+            new LotCounted("fescue-rounds", 170, ""));
+    FarmRecords known = FarmRecords.of(old.records());
+    assertThat(known.lot(old.plans().get(0).plan().purchases().get(0).lot()).tests())
+        .extracting(t -> t.proteinPct())
+        .containsExactly(11.0);
+    assertThat(FarmFile.read(FarmFile.write(old))).isEqualTo(old);
   }
 
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',
       value = {
-        "\"version\": 5 | \"version\": 7 | \"version\" is 7, from a newer product; this one reads up to 5",
-        "\"version\": 5 | \"version\": \"two\" | \"version\" should be a number from 1 to 5",
+        "\"version\": 6 | \"version\": 7 | \"version\" is 7, from a newer product; this one reads up to 6",
+        "\"version\": 6 | \"version\": \"two\" | \"version\" should be a number from 1 to 6",
         "wise-larder-farm | other | \"format\" should be \"wise-larder-farm\"",
         "\"areaHa\": 2.4 | \"areaHa\": -2 | plans[0].farm.fields[0]: field.areaHa is -2.0; accepted is 0.01 to 5000.0",
         "\"head\": 9 | \"tail\": 1, \"head\": 9 | this name is not known here",

@@ -14,19 +14,31 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import wiselarder.core.balance.Ledger;
 import wiselarder.core.balance.YearBalance;
-import wiselarder.core.closing.Engine;
+import wiselarder.core.engine.Engine;
 import wiselarder.core.land.Field;
 import wiselarder.core.plan.Difference;
 import wiselarder.core.plan.Farm.UnitSystem;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.PlanEdit;
+import wiselarder.core.records.FarmRecords;
+import wiselarder.core.records.LotTested;
 import wiselarder.server.farm.DemoFarms;
 
 /** Fields, groups and lots as CSV, and the ledger as CSV and spreadsheet. */
 class ListsTest {
   private static final Engine ENGINE = Engine.load();
-  private static final FarmPlan DEMO = DemoFarms.read("quillback");
+  private static final FarmFile.Content QUILLBACK = DemoFarms.read("quillback");
+  private static final FarmPlan DEMO = QUILLBACK.plans().get(0);
+  private static final FarmRecords WRITTEN = FarmRecords.of(QUILLBACK.records());
   private static final Lists LISTS = new Lists(ENGINE.catalogue());
+
+  private static Lists.Read read(Lists.Kind kind, String csv, FarmPlan plan) {
+    return LISTS.read(kind, csv, plan, WRITTEN);
+  }
+
+  private static String write(Lists.Kind kind, FarmPlan plan) {
+    return LISTS.write(kind, plan, WRITTEN);
+  }
 
   private static FarmPlan take(Lists.Read read) {
     FarmPlan plan = DEMO;
@@ -39,7 +51,7 @@ class ListsTest {
   @ParameterizedTest
   @EnumSource
   void whatIsTakenOutAndInAgainChangesNothingToTheKilogram(Lists.Kind kind) {
-    Lists.Read read = LISTS.read(kind, LISTS.write(kind, DEMO), DEMO);
+    Lists.Read read = read(kind, write(kind, DEMO), DEMO);
     assertThat(read.problems()).isEmpty();
     FarmPlan after = take(read);
     YearBalance before = ENGINE.simulate(DEMO);
@@ -54,11 +66,11 @@ class ListsTest {
 
   @Test
   void columnsAreInTheFarmsUnitsAndReadInEither() {
-    assertThat(LISTS.write(Lists.Kind.FIELDS, DEMO))
+    assertThat(write(Lists.Kind.FIELDS, DEMO))
         .startsWith("id,name,area_ac,stand,yearly_growth_lb_per_ac,")
         .contains("\"Saddle\"".replace("\"", ""));
-    Lists.Read imperial = LISTS.read(Lists.Kind.FIELDS, "name,area_ac\nSaddle,10\n", DEMO);
-    Lists.Read metric = LISTS.read(Lists.Kind.FIELDS, "name,area_ha\nSaddle,4.0468564224\n", DEMO);
+    Lists.Read imperial = read(Lists.Kind.FIELDS, "name,area_ac\nSaddle,10\n", DEMO);
+    Lists.Read metric = read(Lists.Kind.FIELDS, "name,area_ha\nSaddle,4.0468564224\n", DEMO);
     assertThat(take(imperial).field("saddle").areaHa()).isCloseTo(4.0468564224, offset(1e-12));
     assertThat(take(metric).field("saddle").areaHa()).isEqualTo(4.0468564224);
     assertThat(Difference.between(DEMO, take(imperial)))
@@ -85,7 +97,7 @@ class ListsTest {
       })
   void eachBadRowIsToldWithItsColumnAndWhatIsAccepted(
       String csv, int row, String column, String message) {
-    Lists.Read read = LISTS.read(Lists.Kind.FIELDS, csv.replace(';', '\n'), DEMO);
+    Lists.Read read = read(Lists.Kind.FIELDS, csv.replace(';', '\n'), DEMO);
     assertThat(read.problems())
         .anySatisfy(
             p -> {
@@ -97,7 +109,7 @@ class ListsTest {
 
   @Test
   void theGoodRowsAreReadBesideTheBad() {
-    Lists.Read read = LISTS.read(Lists.Kind.LOTS, "name,units\nNew bales,9\nOthers,many\n", DEMO);
+    Lists.Read read = read(Lists.Kind.LOTS, "name,units\nNew bales,9\nOthers,many\n", DEMO);
     assertThat(read.problems()).extracting(Lists.RowProblem::row).containsExactly(2, 3);
     assertThat(read.problems().get(0).column()).isEqualTo("weight_of_one_as_fed_kg");
   }
@@ -106,7 +118,7 @@ class ListsTest {
   void aNewGroupEatsAtOnce() {
     FarmPlan after =
         take(
-            LISTS.read(
+            read(
                 Lists.Kind.GROUPS,
                 "name,kind,head,weight_lb,first_birth\nGoats,goat doe,12,120,03-20\n",
                 DEMO));
@@ -133,9 +145,9 @@ class ListsTest {
                     "@x",
                     null))
             .apply(DEMO);
-    String csv = LISTS.write(Lists.Kind.FIELDS, odd);
+    String csv = write(Lists.Kind.FIELDS, odd);
     assertThat(csv).contains("saddle,'=1+1,").doesNotContain("saddle,=1");
-    Lists.Read read = LISTS.read(Lists.Kind.FIELDS, csv, odd);
+    Lists.Read read = read(Lists.Kind.FIELDS, csv, odd);
     assertThat(((PlanEdit.PutField) read.edits().get(6)).field().name()).isEqualTo("=1+1");
   }
 
@@ -165,7 +177,7 @@ class ListsTest {
   void groupsAndLotsBringHowTheyAreKept() {
     FarmPlan herd =
         take(
-            LISTS.read(
+            read(
                 Lists.Kind.GROUPS,
                 """
                 name,shelter,wind_mi_per_hour,condition_floor,by_energy,fed_besides_lb_per_day
@@ -180,7 +192,7 @@ class ListsTest {
     assertThat(keeping.besidesKgPerDay()).isCloseTo(0.90718474, offset(1e-9));
     FarmPlan store =
         take(
-            LISTS.read(
+            read(
                 Lists.Kind.LOTS,
                 """
                 name,feed,wrap,kept_back_units,kept_back_for_from,kept_back_for_to,diameter_ft,width_ft,rind_in
@@ -192,6 +204,31 @@ class ListsTest {
     assertThat(lot.reserve().units()).isEqualTo(20);
     assertThat(lot.size().diameterM()).isCloseTo(1.524, offset(1e-9));
     assertThat(lot.size().rindShare()).isCloseTo(1 - Math.pow(1 - 8 / 60.0, 2), offset(1e-9));
-    assertThat(lot.tests()).as("what the file does not name stays").hasSize(1);
+  }
+
+  @Test
+  void aReportInAFileIsWrittenDownOnceAndACorrectedOneStrikesTheOtherOut() {
+    String csv = write(Lists.Kind.TESTS, DEMO);
+    assertThat(csv.lines()).hasSize(3);
+    assertThat(read(Lists.Kind.TESTS, csv, DEMO).seen()).as("it is all known").isEmpty();
+    Lists.Read more =
+        read(
+            Lists.Kind.TESTS,
+            """
+            id,lot,sampled_on,protein_pct
+            fescue-2027,First-cut fescue,2027-07-12,9.6
+            ,Alfalfa squares,2027-09-05,19.2
+            """,
+            DEMO);
+    assertThat(more.edits()).isEmpty();
+    assertThat(more.seen())
+        .extracting(s -> s.fact().getClass().getSimpleName())
+        .containsExactly("Struck", "LotTested", "LotTested");
+    assertThat(((LotTested) more.seen().get(1).fact()).test().tdnPct())
+        .as("what the file does not name stays")
+        .isEqualTo(53.0);
+    assertThat(more.told())
+        .extracting(Difference.Change::kind)
+        .containsExactly(Difference.Kind.CHANGED, Difference.Kind.ADDED);
   }
 }

@@ -23,8 +23,10 @@ final class Operations {
 
   record Call(Needs needs, String type, String body) {}
 
-  static final FarmPlan DEMO = DemoFarms.read("quillback");
-  static final String FILE = FarmFile.write(new FarmFile.Content("Some farm", List.of(DEMO)));
+  static final FarmPlan DEMO = DemoFarms.read("quillback").plans().get(0);
+  static final String FILE =
+      FarmFile.write(
+          new FarmFile.Content("Some farm", List.of(DEMO), DemoFarms.read("quillback").records()));
 
   private static Call json(Needs needs, String body) {
     return new Call(needs, "application/json", body);
@@ -144,9 +146,22 @@ final class Operations {
     CALLS.put("GET /api/plans/{id}/samples", bare(Needs.READER));
     CALLS.put(
         "POST /api/plans/{id}/samples",
-        json(Needs.HELPER, "{\"lotId\": \"fescue-rounds\", \"sampledOn\": \"2027-09-10\"}"));
+        json(
+            Needs.HELPER,
+            """
+            {"commandId": "sample-1", "device": "", "lotId": "fescue-rounds",
+             "sampledOn": "2027-09-10"}"""));
     CALLS.put(
-        "POST /api/plans/{id}/samples/{sample}/take", json(Needs.PLANNER, "{\"revision\": 1}"));
+        "POST /api/plans/{id}/samples/{sample}/take", json(Needs.HELPER, "{\"device\": \"\"}"));
+    CALLS.put("GET /api/plans/{id}/records", bare(Needs.READER));
+    CALLS.put(
+        "POST /api/plans/{id}/records",
+        json(
+            Needs.HELPER,
+            """
+            {"commandId": "fed-1", "device": "yard phone", "records": [{"on": "2027-12-01",
+             "fact": {"kind": "LOT_FED", "lotId": "fescue-rounds", "units": 5, "groupId": "cows",
+              "note": ""}}]}"""));
     CALLS.put("POST /api/hay-sum", json(Needs.SIGN_IN, QUICK));
     CALLS.put("POST /api/farms/quick", json(Needs.SIGN_IN, QUICK));
     CALLS.put("GET /api/plans/{id}/map", bare(Needs.READER));

@@ -11,10 +11,12 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
-import wiselarder.core.closing.Engine;
+import wiselarder.core.engine.Engine;
+import wiselarder.core.records.FarmRecords;
 import wiselarder.server.App;
 import wiselarder.server.Http;
 import wiselarder.server.farm.DemoFarms;
+import wiselarder.server.file.FarmFile;
 
 /** The HTTP interface on the real database. */
 class PlanApiTest {
@@ -222,8 +224,9 @@ class PlanApiTest {
 
   @Test
   void theStoryOfTheDemoFarmIsWhatTheEngineComputes() {
-    Engine engine = Engine.load();
-    var balance = engine.simulate(DemoFarms.read("quillback"));
+    FarmFile.Content demo = DemoFarms.read("quillback");
+    Engine engine = Engine.load().knowing(FarmRecords.of(demo.records()));
+    var balance = engine.simulate(demo.plans().get(0));
     var gap = engine.gaps(balance).get(0);
     // the last third of February, and about five weeks
     assertThat(balance.year().date(gap.firstDay())).isBetween("2028-02-20", "2028-02-29");

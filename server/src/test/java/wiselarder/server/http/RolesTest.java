@@ -166,7 +166,12 @@ class RolesTest {
       record = App.bean(FarmWeather.class).add(plan, person, A_DAY);
       sample =
           App.bean(Samples.class)
-              .send(plan, person, "fescue-rounds", LocalDate.of(2027, 9, 10))
+              .send(
+                  plan,
+                  person,
+                  new Samples.Command("sample-0", ""),
+                  "fescue-rounds",
+                  LocalDate.of(2027, 9, 10))
               .id();
       letIn(cast.cleo, Role.READER);
     }

@@ -1,7 +1,6 @@
-package wiselarder.core.closing;
+package wiselarder.core.engine;
 
 import java.util.List;
-import java.util.Map;
 import wiselarder.core.balance.ResolvedPlan;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.balance.YearSimulator;
@@ -12,43 +11,47 @@ import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.PlanEdit;
 import wiselarder.core.plan.Season;
-import wiselarder.core.weather.RecordedWeather;
+import wiselarder.core.records.FarmRecords;
 import wiselarder.core.weather.WeatherYear;
 
-/** From a stated plan to its year in one call: resolve, simulate, find the gaps. */
+/**
+ * From a stated plan to its year in one call: resolve, simulate, find the gaps. It knows the
+ * product's tables, what was written down of the farm, and the season that is looked at.
+ */
 public final class Engine {
   private final Catalogue catalogue;
   private final Cautions cautions;
   private final Season season;
-  private final Map<String, RecordedWeather> recorded;
+  private final FarmRecords records;
 
-  private Engine(
-      Catalogue catalogue,
-      Cautions cautions,
-      Season season,
-      Map<String, RecordedWeather> recorded) {
+  private Engine(Catalogue catalogue, Cautions cautions, Season season, FarmRecords records) {
     this.catalogue = catalogue;
     this.cautions = cautions;
     this.season = season;
-    this.recorded = recorded;
+    this.records = records;
   }
 
-  /** An engine that simulates in the normal year. */
+  /** An engine that simulates in the normal year and knows of no records. */
   public Engine(Catalogue catalogue, Cautions cautions) {
-    this(catalogue, cautions, Season.NORMAL, Map.of());
+    this(catalogue, cautions, Season.NORMAL, FarmRecords.NONE);
   }
 
-  /**
-   * The same engine, simulating in another season.
-   *
-   * @param records the farm's recorded weather by id
-   */
-  public Engine in(Season other, Map<String, RecordedWeather> records) {
-    return new Engine(catalogue, cautions, other, Map.copyOf(records));
+  /** The same engine, simulating in another season. */
+  public Engine in(Season other) {
+    return new Engine(catalogue, cautions, other, records);
+  }
+
+  /** The same engine on a farm of which this was written down. */
+  public Engine knowing(FarmRecords written) {
+    return new Engine(catalogue, cautions, season, written);
   }
 
   public Season season() {
     return season;
+  }
+
+  public FarmRecords records() {
+    return records;
   }
 
   /** An engine on the product's tables. */
@@ -61,7 +64,7 @@ public final class Engine {
   }
 
   public ResolvedPlan resolve(FarmPlan stated) {
-    return ResolvedPlan.of(stated, catalogue, cautions.of(stated, catalogue));
+    return ResolvedPlan.of(stated, records, catalogue, cautions.of(stated, records, catalogue));
   }
 
   /** Simulates a stated plan in given weather over its days. */
@@ -73,7 +76,7 @@ public final class Engine {
   public YearBalance simulate(FarmPlan stated) {
     return season.equals(Season.NORMAL)
         ? YearSimulator.simulate(resolve(stated))
-        : simulate(stated, season.weather(stated, catalogue, recorded));
+        : simulate(stated, season.weather(stated, catalogue, records.weather()));
   }
 
   /** Applies the edits in order and simulates the outcome; nothing is kept. */

@@ -1,0 +1,19 @@
+package wiselarder.core.records;
+
+/**
+ * One thing that was seen or done. A new kind is a record here and a name in the server's codec;
+ * nothing else has to know of it but who reads it.
+ */
+public sealed interface Fact
+    permits LotFed, LotCounted, LotTested, SampleSent, ConditionSeen, WeatherMeasured, Struck {
+
+  /** The lot that it is about, or null. */
+  default String lotId() {
+    return null;
+  }
+
+  /** The group that it is about, or null. */
+  default String groupId() {
+    return null;
+  }
+}

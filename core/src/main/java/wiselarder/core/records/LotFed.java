@@ -1,0 +1,18 @@
+package wiselarder.core.records;
+
+import wiselarder.core.quantity.Check;
+
+/**
+ * Units of a lot set out on a day. Between the first and the last feeding recorded of a lot, what
+ * was written down is what was fed; outside of these days the plan feeds.
+ *
+ * @param units whole units
+ * @param groupId who got them, or null
+ */
+public record LotFed(String lotId, int units, String groupId, String note) implements Fact {
+  public LotFed {
+    lotId = Check.text("record.lotId", lotId, 80);
+    Check.range("record.units", units, 1, 1000000);
+    note = Check.note("record.note", note, 400);
+  }
+}

@@ -1,0 +1,126 @@
+package wiselarder.server.http;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import wiselarder.core.quantity.Check;
+import wiselarder.core.records.Fact;
+import wiselarder.core.records.FarmRecord;
+import wiselarder.core.records.FarmRecords;
+import wiselarder.core.records.SampleSent;
+import wiselarder.core.records.Seen;
+import wiselarder.core.records.Struck;
+import wiselarder.core.records.WeatherMeasured;
+import wiselarder.server.people.Person;
+import wiselarder.server.plan.Plans;
+import wiselarder.server.records.Records;
+
+/** What was seen or done, over HTTP. No request here names a revision. */
+@RestController
+@RequestMapping("/api/plans/{id}/records")
+class RecordController {
+  /** More than so many of the newest are not shown at once. */
+  private static final int MOST_SHOWN = 400;
+
+  private final Records records;
+  private final Plans plans;
+  private final PlanViews views;
+
+  RecordController(Records records, Plans plans, PlanViews views) {
+    this.records = records;
+    this.plans = plans;
+    this.views = views;
+  }
+
+  /** The description of {@link Fact} that the web client is given; see {@link OpenApiConfig}. */
+  static final String FACT = "#/components/schemas/Fact";
+
+  /**
+   * A record.
+   *
+   * @param struckBy who struck it out, or null while it counts
+   */
+  record RecordLine(
+      String id,
+      LocalDate on,
+      @Schema(ref = FACT) Fact fact,
+      String who,
+      Instant at,
+      String device,
+      @Schema(nullable = true) String struckBy) {}
+
+  /** A fact and its day. */
+  record NewRecord(LocalDate on, @Schema(ref = FACT) Fact fact) {}
+
+  /**
+   * Facts to write down together.
+   *
+   * @param commandId the device's own name for this request; sent again it brings nothing new
+   */
+  record WriteRequest(String commandId, String device, List<NewRecord> records) {}
+
+  /** The newest records about one lot or group, or about all; the newest first. */
+  @GetMapping
+  List<RecordLine> list(
+      @PathVariable String id,
+      @RequestParam(required = false) String about,
+      @AuthenticationPrincipal Person person) {
+    FarmRecords known = records.of(plans.get(id, person).farmId());
+    Map<String, String> struck = struck(known);
+    List<RecordLine> views = new ArrayList<>();
+    for (FarmRecord r : known.written()) {
+      boolean wanted =
+          about == null || about.equals(r.fact().lotId()) || about.equals(r.fact().groupId());
+      if (wanted && !(r.fact() instanceof Struck)) {
+        views.add(view(r, struck.get(r.id())));
+      }
+    }
+    Collections.reverse(views);
+    return views.stream().limit(MOST_SHOWN).toList();
+  }
+
+  /** Writes facts down and shows the plan's year with them. */
+  @PostMapping
+  PlanController.PlanView write(
+      @PathVariable String id,
+      @RequestBody WriteRequest request,
+      @RequestParam(defaultValue = "normal") String season,
+      @AuthenticationPrincipal Person person) {
+    List<Seen> seen = new ArrayList<>();
+    for (NewRecord r : Check.present("command.seen", request.records)) {
+      Check.present("record.fact", r);
+      // these two have a door of their own, which says what they need
+      Check.present(
+          "record.fact",
+          r.fact instanceof SampleSent || r.fact instanceof WeatherMeasured ? null : r.fact);
+      seen.add(new Seen(r.on, r.fact));
+    }
+    records.write(id, person, new Records.Command(request.commandId, request.device, seen));
+    return views.of(plans.open(id, person), season);
+  }
+
+  /** Who struck out what does not count. */
+  private static Map<String, String> struck(FarmRecords known) {
+    Map<String, String> by = new HashMap<>();
+    known.each(Struck.class, (r, f) -> by.put(f.record(), r.written().who()));
+    return by;
+  }
+
+  private static RecordLine view(FarmRecord r, String struckBy) {
+    FarmRecord.Written w = r.written();
+    return new RecordLine(r.id(), r.on(), r.fact(), w.who(), w.at(), w.device(), struckBy);
+  }
+}
