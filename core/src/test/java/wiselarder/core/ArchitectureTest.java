@@ -31,12 +31,21 @@ class ArchitectureTest {
           Map.entry("land", Set.of("quantity", "calendar", "reference", "weather", "forage")),
           Map.entry("herd", Set.of("quantity", "calendar", "reference", "weather")),
           Map.entry("store", Set.of("quantity", "reference")),
+          Map.entry("records", Set.of("quantity", "weather", "herd", "store")),
           Map.entry(
               "plan", Set.of("quantity", "calendar", "weather", "forage", "land", "herd", "store")),
           Map.entry(
               "caution",
               Set.of(
-                  "reference", "calendar", "weather", "forage", "land", "herd", "store", "plan")),
+                  "reference",
+                  "calendar",
+                  "weather",
+                  "forage",
+                  "land",
+                  "herd",
+                  "store",
+                  "records",
+                  "plan")),
           Map.entry(
               "balance",
               Set.of(
@@ -46,19 +55,32 @@ class ArchitectureTest {
                   "land",
                   "herd",
                   "store",
+                  "records",
                   "plan",
                   "caution",
                   "weather")),
           Map.entry(
               "diet",
-              Set.of("balance", "plan", "land", "herd", "store", "calendar", "forage", "weather")),
+              Set.of(
+                  "balance",
+                  "plan",
+                  "land",
+                  "herd",
+                  "store",
+                  "records",
+                  "calendar",
+                  "forage",
+                  "weather")),
           Map.entry(
               "cost",
               Set.of("balance", "plan", "land", "herd", "store", "calendar", "forage", "weather")),
           Map.entry("gap", Set.of("balance", "plan", "land", "caution", "calendar", "herd")),
+          Map.entry("engine", Set.of("balance", "plan", "records", "caution", "gap", "weather")),
           Map.entry(
               "closing",
               Set.of(
+                  "engine",
+                  "records",
                   "quantity",
                   "gap",
                   "diet",
