@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { toldText } from './history/told';
   import { push, router } from 'svelte-spa-router';
   import { open } from './plan.svelte';
   import SeasonChoice from './seasons/SeasonChoice.svelte';
@@ -48,13 +49,17 @@
           <button
             class="btn plain"
             disabled={!open.view.undo}
-            title={open.view.undo ? `Undo: ${open.view.undo}` : 'Nothing to undo'}
+            title={open.view.undo
+              ? `Undo: ${toldText(open.view.undo, open.system)}`
+              : 'Nothing to undo'}
             onclick={() => open.undo()}>Undo</button
           >
           <button
             class="btn plain"
             disabled={!open.view.redo}
-            title={open.view.redo ? `Redo: ${open.view.redo}` : 'Nothing to redo'}
+            title={open.view.redo
+              ? `Redo: ${toldText(open.view.redo, open.system)}`
+              : 'Nothing to redo'}
             onclick={() => open.redo()}>Redo</button
           >
         {/if}

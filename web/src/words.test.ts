@@ -175,10 +175,10 @@ describe('causes', () => {
 
 describe('levers', () => {
   it('are named by what they do', () => {
-    const shut = { kind: 'STOCKPILE', edit: { shutField: { fieldId: 'a' } } } as never;
+    const shut = { kind: 'STOCKPILE', edits: [{ putClosing: { fieldId: 'a' } }] } as never;
     const buy = {
       kind: 'BUY_HAY',
-      edit: { buyHay: { lot: { units: 1, unitName: 'round bale' } } },
+      edits: [{ putPurchase: { lot: { units: 1, unitName: 'round bale' } } }],
     } as never;
     expect(leverTitle(shut, FARM)).toBe('Shut Church Field');
     expect(leverTitle(buy, FARM)).toBe('Buy 1 round bale');

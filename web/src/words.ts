@@ -145,11 +145,11 @@ export function sowingOutcome(o: SowingOutcome, start: string, system: System): 
 /** What a lever does, in one sentence. */
 export function leverTitle(lever: Lever, farm: Farm): string {
   if (lever.kind === 'STOCKPILE') {
-    const closing = lever.edit.shutField!;
+    const closing = lever.edits[0].putClosing!;
     const field = farm.fields.find((f) => f.id === closing.fieldId);
     return `Shut ${field?.name ?? closing.fieldId}`;
   }
-  const lot = lever.edit.buyHay!.lot;
+  const lot = lever.edits[0].putPurchase!.lot;
   return `Buy ${lot.units.toLocaleString('en-US')} ${plural(lot.unitName, lot.units)}`;
 }
 
@@ -273,13 +273,22 @@ export const ROLES: Record<Role, { one: string; plural: string; may: string }> =
   READER: { one: 'a reader', plural: 'everybody here', may: 'looks and tries things out' },
 };
 
-/** A member of the API in plain words with its unit: "Area, ac". */
-export function memberName(member: string, system: System): string {
-  const bare = member
+/** A member of the API in plain words, as within a sentence: "area". */
+export function memberWord(member: string): string {
+  return (FIELD_NAMES[member] ?? bareName(member)).toLowerCase();
+}
+
+function bareName(member: string): string {
+  return member
     .slice(member.lastIndexOf('.') + 1)
     .replace(/(Kg|Ha|Share|Inclusive|Exclusive|Id)(Per[A-Za-z]+)?$/, '')
     .replace(/([A-Z])/g, ' $1')
     .toLowerCase();
+}
+
+/** A member of the API in plain words with its unit: "Area, ac". */
+export function memberName(member: string, system: System): string {
+  const bare = bareName(member);
   const name = FIELD_NAMES[member] ?? bare.charAt(0).toUpperCase() + bare.slice(1);
   const unit = unitOf(quantityOf(member), system);
   return unit ? `${name}, ${unit}` : name;
@@ -312,28 +321,30 @@ export function memberChange(member: string, before: unknown, after: unknown, sy
   return `${exact(before)} to ${exact(after)}`;
 }
 
+/** What can change, as it stands before its name. */
+export const THINGS: Record<Change['what'], string> = {
+  SETTINGS: 'the settings of',
+  YEAR: 'the plan',
+  FIELD: 'field',
+  GROUP: 'group',
+  LOT: 'lot',
+  FEEDING: 'the order of feeds of',
+  CLOSING: 'the shutting of',
+  CUT: 'the cut of',
+  PURCHASE: 'the purchase',
+  SOWING: 'the sowing of',
+  DRESSING: 'the nitrogen on',
+  IRRIGATION: 'the watering of',
+  SCENARIO: 'the weather scenario',
+  PASS: 'the passes for light on',
+  FORAGE: 'the own forage',
+  TEST: 'the test of',
+};
+
 /** One change of an import in a sentence. */
 export function changeText(change: Change): string {
-  const what = {
-    SETTINGS: 'the settings of',
-    YEAR: 'the plan',
-    FIELD: 'field',
-    GROUP: 'group',
-    LOT: 'lot',
-    FEEDING: 'the order of feeds of',
-    CLOSING: 'the shutting of',
-    CUT: 'the cut of',
-    PURCHASE: 'the purchase',
-    SOWING: 'the sowing of',
-    DRESSING: 'the nitrogen on',
-    IRRIGATION: 'the watering of',
-    SCENARIO: 'the weather scenario',
-    PASS: 'the passes for light on',
-    FORAGE: 'the own forage',
-    TEST: 'the test of',
-  }[change.what];
   const verb = { ADDED: 'Adds', REMOVED: 'Removes', CHANGED: 'Changes' }[change.kind];
-  return `${verb} ${what} ${change.name}`;
+  return `${verb} ${THINGS[change.what]} ${change.name}`;
 }
 
 /** What is hard to believe in a figure, and what is usual. */
@@ -390,7 +401,7 @@ export function problemText(problem: Problem, system: System): string {
     case 'size_missing':
       return 'Density and rind need the size: diameter and width of a round bale, or length, width and height.';
     case 'stale_revision':
-      return `Somebody changed the plan meanwhile (${(problem.since ?? []).map((r) => r.words).join('; ')}). It is shown afresh.`;
+      return `Somebody changed the plan meanwhile (by ${[...new Set((problem.since ?? []).map((r) => r.who || 'somebody'))].join(', ')}). It is shown afresh.`;
     case 'role_too_low':
       return `This is for ${ROLES[problem.needed!].plural}; you are ${ROLES[problem.has!].one} here.`;
     case 'weaned_before_birth':

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { api, type Lever } from '../api/client';
+  import { api, type Edit, type Lever } from '../api/client';
   import DateField from '../forms/DateField.svelte';
   import NumberField from '../forms/NumberField.svelte';
   import { lastDay, longDay, shortDate, today } from '../dates';
@@ -22,7 +22,7 @@
     ...levers.filter((l) => l.kind === 'BUY_HAY'),
     ...levers.filter((l) => l.kind === 'STOCKPILE'),
   ]);
-  const leverKey = (l: Lever) => l.edit.shutField?.id ?? l.edit.buyHay?.id ?? '';
+  const leverKey = (l: Lever) => l.edits[0].putClosing?.id ?? l.edits[0].putPurchase?.id ?? '';
   const after = $derived(open.trial ? verdict(open.trial, open.system) : null);
   const bareAfter = $derived(open.trial?.total.bareKg ?? 0);
 
@@ -49,21 +49,22 @@
     tryChosen();
   }
   function tryChosen() {
-    if (chosen) open.tryOut([$state.snapshot(chosen).edit]);
+    if (chosen) open.tryOut($state.snapshot(chosen).edits as Edit[]);
   }
   async function apply() {
     if (!chosen) return;
-    if (await open.edit([$state.snapshot(chosen).edit])) {
+    if (await open.edit($state.snapshot(chosen).edits as Edit[])) {
       if (storeGaps(open.view!.year).length === 0) ondone();
       else await look();
     }
   }
   function setUnits(units: number) {
-    if (chosen?.edit.buyHay) chosen.edit.buyHay.lot.units = Math.max(1, Math.round(units));
+    if (chosen?.edits[0].putPurchase)
+      chosen.edits[0].putPurchase.lot.units = Math.max(1, Math.round(units));
     tryChosen();
   }
   function setDate(which: 'fromInclusive' | 'toExclusive', iso: string) {
-    const closing = chosen?.edit.shutField;
+    const closing = chosen?.edits[0].putClosing;
     if (!closing) return;
     closing[which] = iso;
     if (closing.grazeUntilExclusive && closing.grazeUntilExclusive <= closing.toExclusive) {
@@ -139,29 +140,29 @@
       <div class="trial" aria-live="polite">
         {#if chosen}
           <h3>
-            {leverTitle(chosen, farm)}{#if chosen.edit.shutField}, eaten in strips from {shortDate(
-                chosen.edit.shutField.toExclusive,
-              )}{#if chosen.edit.shutField.grazeUntilExclusive}{` to ${shortDate(
-                  lastDay(chosen.edit.shutField.grazeUntilExclusive),
+            {leverTitle(chosen, farm)}{#if chosen.edits[0].putClosing}, eaten in strips from {shortDate(
+                chosen.edits[0].putClosing.toExclusive,
+              )}{#if chosen.edits[0].putClosing.grazeUntilExclusive}{` to ${shortDate(
+                  lastDay(chosen.edits[0].putClosing.grazeUntilExclusive),
                 )}`}{/if}{/if}
           </h3>
           <div class="inputs">
-            {#if chosen.edit.shutField}
+            {#if chosen.edits[0].putClosing}
               <DateField
                 label="Shut from"
-                value={chosen.edit.shutField.fromInclusive}
+                value={chosen.edits[0].putClosing.fromInclusive}
                 onchange={(v) => v && setDate('fromInclusive', v)}
               />
               <DateField
                 label="Open on"
-                value={chosen.edit.shutField.toExclusive}
+                value={chosen.edits[0].putClosing.toExclusive}
                 onchange={(v) => v && setDate('toExclusive', v)}
               />
-            {:else if chosen.edit.buyHay}
+            {:else if chosen.edits[0].putPurchase}
               <NumberField
                 label="Bales"
                 quantity="count"
-                value={chosen.edit.buyHay.lot.units}
+                value={chosen.edits[0].putPurchase.lot.units}
                 onchange={(v) => v !== null && setUnits(v)}
               />
               <DateField label="There on" value={buyDate} onchange={(v) => v && moveBuying(v)} />

@@ -25,7 +25,7 @@
     };
   }
   async function shut() {
-    if (await open.edit([{ shutField: closing() }])) {
+    if (await open.edit([{ putClosing: closing() }])) {
       from = null;
       to = null;
     }
@@ -48,7 +48,7 @@
       value={from}
       onchange={(v) => {
         from = v;
-        if (from && to) open.tryOut([{ shutField: closing() }]);
+        if (from && to) open.tryOut([{ putClosing: closing() }]);
       }}
     />
     <DateField
@@ -56,7 +56,7 @@
       value={to}
       onchange={(v) => {
         to = v;
-        if (from && to) open.tryOut([{ shutField: closing() }]);
+        if (from && to) open.tryOut([{ putClosing: closing() }]);
       }}
     />
     <button class="btn plain" disabled={!from || !to} onclick={shut}>Shut it</button>

@@ -2,6 +2,7 @@
   import { onMount } from 'svelte';
   import { open, type Conflict } from '../plan.svelte';
   import { memberName, memberValue } from '../words';
+  import { toldText } from './told';
 
   let { conflict }: { conflict: Conflict } = $props();
   let dialog: HTMLDialogElement;
@@ -24,7 +25,7 @@
   <h2 id="conflict-title">Somebody changed the plan meanwhile</h2>
   <ul data-testid="since">
     {#each since as r (r.number)}
-      <li><strong>{r.who || 'Somebody'}</strong>: {r.words}</li>
+      <li><strong>{r.who || 'Somebody'}</strong>: {toldText(r.told, open.system)}</li>
     {/each}
   </ul>
   {#if clashes.length === 0}

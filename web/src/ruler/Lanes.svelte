@@ -17,10 +17,10 @@
   );
 
   function shift(closing: Closing) {
-    open.tryOut([{ shutField: closing }]);
+    open.tryOut([{ putClosing: closing }]);
   }
   async function settle(closing: Closing) {
-    if (!(await open.edit([{ shutField: closing }]))) open.dropTrial();
+    if (!(await open.edit([{ putClosing: closing }]))) open.dropTrial();
   }
 </script>
 

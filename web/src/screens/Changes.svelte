@@ -2,6 +2,7 @@
   import { onDestroy, untrack } from 'svelte';
   import { api, type Revision } from '../api/client';
   import { open } from '../plan.svelte';
+  import { toldText } from '../history/told';
   import MiniYear from '../ruler/MiniYear.svelte';
 
   const PAGE = 100;
@@ -68,7 +69,7 @@
         {#each lines as line (line.number)}
           <tr class:now={line.number === open.view!.revision}>
             <td class="number">{line.number}</td>
-            <td class="words">{line.words}</td>
+            <td class="words">{toldText(line.told, open.system)}</td>
             <td>{line.who || 'not known'}</td>
             <td class="when">{when(line.at)}</td>
             <td class="acts">

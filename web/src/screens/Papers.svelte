@@ -158,7 +158,7 @@
           {#each paper.preview.changes as change, i (i)}
             <li>
               {changeText(change)}
-              {#each change.members as m (m.member)}
+              {#each change.kind === 'CHANGED' ? change.members : [] as m (m.member)}
                 <span class="quiet member"
                   >{memberName(m.member, units)}: {memberChange(
                     m.member,

@@ -75,11 +75,14 @@ class ArchitectureTest {
               "cost",
               Set.of("balance", "plan", "land", "herd", "store", "calendar", "forage", "weather")),
           Map.entry("gap", Set.of("balance", "plan", "land", "caution", "calendar", "herd")),
-          Map.entry("engine", Set.of("balance", "plan", "records", "caution", "gap", "weather")),
+          Map.entry("edit", Set.of("quantity", "calendar", "land", "herd", "store", "plan")),
+          Map.entry(
+              "engine", Set.of("balance", "plan", "edit", "records", "caution", "gap", "weather")),
           Map.entry(
               "closing",
               Set.of(
                   "engine",
+                  "edit",
                   "records",
                   "quantity",
                   "gap",

@@ -16,9 +16,9 @@ import wiselarder.core.plan.Closing;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.HayCut;
+import wiselarder.core.plan.Items;
 import wiselarder.core.plan.LightPass;
 import wiselarder.core.plan.Plan;
-import wiselarder.core.plan.PlanEdit;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.LossMethod;
@@ -152,7 +152,7 @@ public record LetGrow(
     FarmPlan alone = new FarmPlan(stated.farm(), left);
     for (HayCut cut : p.cuts()) {
       if (cut.fieldId().equals(fieldId) && !cut.date().isBefore(from)) {
-        alone = new PlanEdit.RemoveCut(cut.id()).apply(alone);
+        alone = Items.CUTS.remove(alone, cut.id());
       }
     }
     return alone;

@@ -1,12 +1,13 @@
 package wiselarder.core.closing;
 
 import java.time.LocalDate;
-import wiselarder.core.plan.PlanEdit;
+import java.util.List;
+import wiselarder.core.edit.PlanEdit;
 
 /**
  * One way of closing a gap, tried on the engine.
  *
- * @param edit what to apply
+ * @param edits what to apply, together
  * @param bringsKg how much less is bare over the plan, kg DM; negative when it makes things worse
  * @param bareKgAfter what stays bare over the plan, kg DM
  * @param bareDaysAfter days that stay short
@@ -17,7 +18,7 @@ import wiselarder.core.plan.PlanEdit;
  */
 public record LeverOption(
     Kind kind,
-    PlanEdit edit,
+    List<PlanEdit> edits,
     double bringsKg,
     double bareKgAfter,
     int bareDaysAfter,

@@ -10,7 +10,7 @@ import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.GroupYear;
 import wiselarder.core.herd.HeadChange;
 import wiselarder.core.plan.FarmPlan;
-import wiselarder.core.plan.PlanEdit;
+import wiselarder.core.plan.Items;
 import wiselarder.core.quantity.Refused;
 
 /**
@@ -122,7 +122,7 @@ public record SellingOrder(
     List<HeadChange> changes = new ArrayList<>();
     group.changes().stream().filter(c -> c.date().isBefore(on)).forEach(changes::add);
     changes.add(new HeadChange(on, null, HeadChange.Kind.SOLD, head, null, null, ""));
-    return new PlanEdit.PutGroup(group.withChanges(changes)).apply(now);
+    return Items.GROUPS.put(now, group.withChanges(changes));
   }
 
   private static double needFrom(YearBalance b, int g, int from) {

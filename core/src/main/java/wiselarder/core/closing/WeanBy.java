@@ -9,7 +9,7 @@ import wiselarder.core.diet.DietYear;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.plan.FarmPlan;
-import wiselarder.core.plan.PlanEdit;
+import wiselarder.core.plan.Items;
 import wiselarder.core.quantity.Refused;
 
 /**
@@ -68,8 +68,7 @@ public record WeanBy(
       YearBalance b =
           day == planned
               ? before
-              : engine.simulate(
-                  new PlanEdit.PutGroup(group.withWeaning(MonthDay.from(date))).apply(stated));
+              : engine.simulate(Items.GROUPS.put(stated, group.withWeaning(MonthDay.from(date))));
       tried.add(of(b, g, day, date, day == planned));
     }
     return tried;

@@ -5,11 +5,11 @@ import wiselarder.core.balance.ResolvedPlan;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.balance.YearSimulator;
 import wiselarder.core.caution.Cautions;
+import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.gap.GapFinder;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.FarmPlan;
-import wiselarder.core.plan.PlanEdit;
 import wiselarder.core.plan.Season;
 import wiselarder.core.records.FarmRecords;
 import wiselarder.core.weather.WeatherYear;
@@ -81,11 +81,7 @@ public final class Engine {
 
   /** Applies the edits in order and simulates the outcome; nothing is kept. */
   public YearBalance tryOut(FarmPlan stated, List<PlanEdit> edits) {
-    FarmPlan changed = stated;
-    for (PlanEdit edit : edits) {
-      changed = edit.apply(changed);
-    }
-    return simulate(changed);
+    return simulate(PlanEdit.all(stated, edits));
   }
 
   public List<Gap> gaps(YearBalance balance) {

@@ -28,4 +28,10 @@ public record Closing(
     Check.ordered("closing.grazeUntilExclusive", toExclusive, grazeUntilExclusive);
     grazedBy = List.copyOf(Check.present("closing.grazedBy", grazedBy));
   }
+
+  /** The same, not eaten by a group. */
+  Closing withoutGroup(String gone) {
+    List<String> left = grazedBy.stream().filter(g -> !g.equals(gone)).toList();
+    return new Closing(id, fieldId, fromInclusive, toExclusive, left, grazeUntilExclusive);
+  }
 }

@@ -84,19 +84,19 @@ public record Farm(
     return machines == null || machines.contains(machine);
   }
 
-  Farm withFields(List<Field> changed) {
+  public Farm withFields(List<Field> changed) {
     return with(changed, groups, lots, forages);
   }
 
-  Farm withGroups(List<AnimalGroup> changed) {
+  public Farm withGroups(List<AnimalGroup> changed) {
     return with(fields, changed, lots, forages);
   }
 
-  Farm withLots(List<Lot> changed) {
+  public Farm withLots(List<Lot> changed) {
     return with(fields, groups, changed, forages);
   }
 
-  Farm withForages(List<OwnForage> changed) {
+  public Farm withForages(List<OwnForage> changed) {
     return with(fields, groups, lots, changed);
   }
 

@@ -52,7 +52,7 @@ public record FeedStep(
     this(id, groupId, kind, sourceIds, fromInclusive, toExclusive, null);
   }
 
-  FeedStep from(List<String> sources) {
+  public FeedStep from(List<String> sources) {
     return new FeedStep(id, groupId, kind, sources, fromInclusive, toExclusive, mostShare);
   }
 

@@ -73,7 +73,7 @@ public record Plan(
     return with(p -> p.name = changed);
   }
 
-  Plan withYear(PlanYear changed) {
+  public Plan withYear(PlanYear changed) {
     return with(p -> p.year = changed);
   }
 
@@ -85,11 +85,11 @@ public record Plan(
     return with(p -> p.closings = changed);
   }
 
-  Plan withCuts(List<HayCut> changed) {
+  public Plan withCuts(List<HayCut> changed) {
     return with(p -> p.cuts = changed);
   }
 
-  Plan withPurchases(List<Purchase> changed) {
+  public Plan withPurchases(List<Purchase> changed) {
     return with(p -> p.purchases = changed);
   }
 
@@ -97,15 +97,15 @@ public record Plan(
     return with(p -> p.sowings = changed);
   }
 
-  Plan withDressings(List<Dressing> changed) {
+  public Plan withDressings(List<Dressing> changed) {
     return with(p -> p.dressings = changed);
   }
 
-  Plan withIrrigations(List<Irrigation> changed) {
+  public Plan withIrrigations(List<Irrigation> changed) {
     return with(p -> p.irrigations = changed);
   }
 
-  Plan withScenarios(List<Scenario> changed) {
+  public Plan withScenarios(List<Scenario> changed) {
     return with(p -> p.scenarios = changed);
   }
 

@@ -18,4 +18,9 @@ public record Purchase(String id, LocalDate date, Lot lot, List<String> forGroup
     Check.present("purchase.lot", lot);
     forGroups = List.copyOf(Check.present("purchase.forGroups", forGroups));
   }
+
+  /** The same, not for a group. */
+  Purchase withoutGroup(String gone) {
+    return new Purchase(id, date, lot, forGroups.stream().filter(g -> !g.equals(gone)).toList());
+  }
 }

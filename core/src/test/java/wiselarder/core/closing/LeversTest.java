@@ -4,16 +4,27 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static wiselarder.core.Farms.ENGINE;
 import static wiselarder.core.Farms.START;
 
+import java.time.LocalDate;
 import java.util.Collections;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import wiselarder.core.Farms;
+import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.gap.Gap;
+import wiselarder.core.plan.Closing;
 import wiselarder.core.plan.FarmPlan;
-import wiselarder.core.plan.PlanEdit;
+import wiselarder.core.plan.Items;
+import wiselarder.core.plan.Purchase;
+import wiselarder.core.store.Lot;
 
 class LeversTest {
-  private final Levers levers = new Levers(ENGINE);
+  private static List<LeverOption> options(FarmPlan plan, Lever lever) {
+    return new Trial(ENGINE, plan, gap(plan)).options(List.of(lever));
+  }
+
+  private static Lot bought(PlanEdit edit) {
+    return ((Purchase) ((PlanEdit.Put<?>) edit).item()).lot();
+  }
 
   /** Grass to mid November, hay until it runs out, grass again from April. */
   private static FarmPlan farm() {
@@ -38,19 +49,16 @@ class LeversTest {
   @Test
   void boughtHayIsTheFewestBalesThatCloseTheGap() {
     FarmPlan plan = farm();
-    LeverOption option =
-        levers.buyHay(plan, gap(plan), plan.farm().lots().get(0), START).orElseThrow();
-    PlanEdit.BuyHay buy = (PlanEdit.BuyHay) option.edit();
-    assertThat(ENGINE.tryOut(plan, List.of(buy)).totalBareKg()).isZero();
+    LeverOption option = options(plan, new BuyHay(plan.farm().lots().get(0), START)).get(0);
+    int units = bought(option.edits().get(0)).units();
+    assertThat(ENGINE.tryOut(plan, option.edits()).totalBareKg()).isZero();
     // 400 kg as fed at 100 a tonne: 40 a bale
-    assertThat(option.cost()).isEqualTo(40.0 * buy.purchase().lot().units());
+    assertThat(option.cost()).isEqualTo(40.0 * units);
     PlanEdit oneLess =
-        new PlanEdit.BuyHay(
+        new PlanEdit.Put<>(
+            Items.PURCHASES,
             new wiselarder.core.plan.Purchase(
-                "p",
-                START,
-                Farms.bale("fewer", buy.purchase().lot().units() - 1),
-                List.of("herd")));
+                "p", START, Farms.bale("fewer", units - 1), List.of("herd")));
     assertThat(ENGINE.tryOut(plan, List.of(oneLess)).totalBareKg()).isPositive();
   }
 
@@ -58,36 +66,48 @@ class LeversTest {
   void hayThatComesAfterTheGapBeganCannotCloseIt() {
     FarmPlan plan = farm();
     Gap gap = gap(plan);
-    assertThat(
-            levers.buyHay(
-                plan, gap, plan.farm().lots().get(0), plan.plan().year().date(gap.firstDay() + 10)))
-        .isEmpty();
+    LocalDate late = plan.plan().year().date(gap.firstDay() + 10);
+    assertThat(options(plan, new BuyHay(plan.farm().lots().get(0), late))).isEmpty();
   }
 
   @Test
   void shuttingAFieldBringsWhatTheEngineSaysItBrings() {
     FarmPlan plan = farm();
     double before = ENGINE.simulate(plan).totalBareKg();
-    List<LeverOption> options = levers.stockpile(plan, gap(plan));
+    List<LeverOption> options = options(plan, new ShutForStockpile());
     assertThat(options).hasSize(2);
     LeverOption best = options.get(0);
     assertThat(best.bringsKg()).isPositive();
-    assertThat(ENGINE.tryOut(plan, List.of(best.edit())).totalBareKg())
-        .isEqualTo(before - best.bringsKg());
+    assertThat(ENGINE.tryOut(plan, best.edits()).totalBareKg()).isEqualTo(before - best.bringsKg());
   }
 
   @Test
   void sorghumIsNeverOfferedForStockpile() {
     FarmPlan plan = farm();
-    assertThat(levers.stockpile(plan, gap(plan)))
-        .extracting(o -> ((PlanEdit.ShutField) o.edit()).closing().fieldId())
+    assertThat(options(plan, new ShutForStockpile()))
+        .extracting(o -> ((Closing) ((PlanEdit.Put<?>) o.edits().get(0)).item()).fieldId())
         .doesNotContain("sorghum");
   }
 
+  /** The stockpile is shut 75 days before the frost and opened when the gap begins. */
   @Test
-  void aTrialKeepsNothing() {
+  void aFieldIsShutBeforeTheFrostAndOpenedForTheGap() {
     FarmPlan plan = farm();
-    levers.stockpile(plan, gap(plan));
-    assertThat(plan).isEqualTo(farm());
+    LeverOption option = options(plan, new ShutForStockpile()).get(0);
+    Closing closing = (Closing) ((PlanEdit.Put<?>) option.edits().get(0)).item();
+    int frost =
+        ENGINE
+            .catalogue()
+            .climate("transition_humid")
+            .firstDay(
+                plan.plan().year(),
+                ENGINE.catalogue().climate("transition_humid").firstFrost().doy50())
+            .orElseThrow();
+    assertThat(closing.fromInclusive()).isEqualTo(START.plusDays(Math.max(0, frost - 75)));
+    int useBy = frost + (int) ENGINE.catalogue().forage("tall_fescue_novel").stockpileUseByDays();
+    assertThat(closing.toExclusive())
+        .isEqualTo(START.plusDays(Math.min(gap(plan).firstDay(), useBy - 45)));
+    assertThat(closing.grazeUntilExclusive()).isEqualTo(START.plusDays(Math.min(365, useBy)));
+    assertThat(option.decideBy()).isEqualTo(closing.fromInclusive());
   }
 }

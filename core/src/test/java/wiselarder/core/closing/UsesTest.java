@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import wiselarder.core.Farms;
 import wiselarder.core.balance.Shelf;
 import wiselarder.core.balance.YearBalance;
+import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Lie;
@@ -25,7 +26,6 @@ import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.Items;
 import wiselarder.core.plan.LightPass;
 import wiselarder.core.plan.Plan;
-import wiselarder.core.plan.PlanEdit;
 import wiselarder.core.plan.Scenario;
 import wiselarder.core.plan.Season;
 import wiselarder.core.quantity.Refused;
@@ -414,7 +414,7 @@ class UsesTest {
     YearBalance b = Farms.ENGINE.simulate(farm.build());
     assertThat(b.eatenKg(Shelf.GROWING, 0, 0)).isPositive();
     assertThat(b.bareKg(1, 0)).isCloseTo(40, within(1e-9));
-    FarmPlan gone = new PlanEdit.RemoveGroup("cows").apply(farm.build());
+    FarmPlan gone = new PlanEdit.Remove<>(Items.GROUPS, "cows").apply(farm.build());
     assertThat(gone.farm().fields().get(0).lie().onlyGroups()).isEmpty();
   }
 

@@ -11,12 +11,12 @@ import org.junit.jupiter.api.Test;
 import wiselarder.core.Farms;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.caution.Cautions;
+import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Stand;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Items;
-import wiselarder.core.plan.PlanEdit;
 import wiselarder.core.quantity.Refused;
 
 /** A keeper's own forages: copies with figures changed, and mixtures by share. */
@@ -158,7 +158,7 @@ class OwnForageTest {
             "",
             null);
     FarmPlan with = new PlanEdit.Put<>(Items.FORAGES, mix).apply(plan);
-    FarmPlan on = new PlanEdit.PutField(grown).apply(with);
+    FarmPlan on = new PlanEdit.Put<>(Items.FIELDS, grown).apply(with);
     YearBalance b = Farms.ENGINE.simulate(on);
     double annual =
         CATALOGUE

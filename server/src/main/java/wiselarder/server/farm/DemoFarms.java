@@ -13,6 +13,7 @@ import wiselarder.server.file.FarmFile;
 import wiselarder.server.people.People;
 import wiselarder.server.people.Person;
 import wiselarder.server.plan.PlanRepository;
+import wiselarder.server.plan.Told;
 import wiselarder.server.records.Records;
 
 /** Loads the demo farms that are not there yet, and lets the visitor in. */
@@ -43,7 +44,8 @@ public class DemoFarms implements ApplicationRunner {
       if (!there.contains(name)) {
         FarmFile.Content content = read(name);
         long farm = farms.insert(name, content.name(), true);
-        plans.insert(name, farm, visitor.id(), content.plans().get(0), "Began as the demo farm");
+        plans.insert(
+            name, farm, visitor.id(), content.plans().get(0), Told.began(Told.How.BEGAN_DEMO));
         records.takeIn(farm, "demo", content.records());
       }
     }

@@ -13,6 +13,7 @@ import wiselarder.server.people.Person;
 import wiselarder.server.people.Role;
 import wiselarder.server.plan.PlanRepository;
 import wiselarder.server.plan.Slugs;
+import wiselarder.server.plan.Told;
 import wiselarder.server.records.Records;
 
 /** Farms of a person. A farm they may not see does not exist for them. */
@@ -43,24 +44,26 @@ public class Farms {
         .toList();
   }
 
-  /** As {@link #make(Person, FarmFile.Content, String)}, for a farm of which nothing is written. */
+  /**
+   * As {@link #make(Person, FarmFile.Content, Told.How)}, of a farm with one plan and no records.
+   */
   @Transactional
-  public Made make(Person person, String name, List<FarmPlan> plans, String words) {
-    return make(person, new FarmFile.Content(name, plans, List.of()), words);
+  public Made make(Person person, FarmPlan plan, Told.How how) {
+    return make(person, new FarmFile.Content(plan.farm().name(), List.of(plan), List.of()), how);
   }
 
   /**
    * Makes a farm with its plans and records, all of it or nothing; the person becomes its owner.
    */
   @Transactional
-  public Made make(Person person, FarmFile.Content content, String words) {
+  public Made make(Person person, FarmFile.Content content, Told.How how) {
     if (person.visitor()) {
       throw new VisitorsMakeNothing();
     }
     String called = Check.text("farm.name", content.name(), 80);
     long id = farms.insert(Slugs.fresh(called), called, false);
     farms.put(id, person.id(), Role.OWNER);
-    String first = insert(id, person, content, words).get(0);
+    String first = insert(id, person, content, how).get(0);
     String slug =
         farms.list(person.id()).stream().filter(f -> f.id() == id).findFirst().orElseThrow().slug();
     return new Made(slug, first);
@@ -68,12 +71,12 @@ public class Farms {
 
   /** Adds plans and records to a farm, all of them or none. */
   @Transactional
-  public List<String> addPlans(String slug, Person person, FarmFile.Content content, String words) {
+  public List<String> addPlans(String slug, Person person, FarmFile.Content content, Told.How how) {
     FarmRepository.Row farm = require(slug, person, Role.PLANNER);
-    return insert(farm.id(), person, content, words);
+    return insert(farm.id(), person, content, how);
   }
 
-  private List<String> insert(long farmId, Person person, FarmFile.Content content, String words) {
+  private List<String> insert(long farmId, Person person, FarmFile.Content content, Told.How how) {
     Check.range("file.plans", content.plans().size(), 1, FarmFile.MOST_PLANS);
     records.takeIn(farmId, Slugs.fresh("file"), content.records());
     return content.plans().stream()
@@ -81,7 +84,7 @@ public class Farms {
             plan -> {
               engine.resolve(plan); // refuses what the tables do not know
               String slug = Slugs.fresh(plan.plan().name());
-              plans.insert(slug, farmId, person.id(), plan, words);
+              plans.insert(slug, farmId, person.id(), plan, Told.began(how));
               return slug;
             })
         .toList();

@@ -10,13 +10,14 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
+import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Grid;
 import wiselarder.core.land.Outline;
 import wiselarder.core.land.Stand;
 import wiselarder.core.land.Survey;
 import wiselarder.core.plan.FarmPlan;
-import wiselarder.core.plan.PlanEdit;
+import wiselarder.core.plan.Items;
 import wiselarder.core.quantity.Refused;
 
 /**
@@ -283,7 +284,7 @@ public final class GeoJson {
               known != null
                   ? known.shaped(known.id(), known.name(), outline)
                   : fresh(named).shaped(idOf(named), named.name, outline);
-          edits.add(new PlanEdit.PutField(field));
+          edits.add(new PlanEdit.Put<>(Items.FIELDS, field));
           shapes.add(
               new Shape(field.name(), known != null, m.areaHa(), m.netHa(), outline.off().size()));
         } catch (Refused r) {

@@ -5,14 +5,16 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
+import wiselarder.core.edit.Difference;
+import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
 import wiselarder.core.plan.Catalogue;
-import wiselarder.core.plan.Difference;
 import wiselarder.core.plan.Farm.UnitSystem;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
-import wiselarder.core.plan.PlanEdit;
+import wiselarder.core.plan.Items;
+import wiselarder.core.plan.Thing;
 import wiselarder.core.records.FarmRecord;
 import wiselarder.core.records.FarmRecords;
 import wiselarder.core.records.LotTested;
@@ -80,13 +82,14 @@ public final class Lists {
       case FIELDS -> {
         CsvList.Read<Field> read = fields.read(csv, plan.farm().fields());
         yield done(
-            read.items().stream().map(f -> (PlanEdit) new PlanEdit.PutField(f)).toList(), read);
+            read.items().stream().map(f -> (PlanEdit) new PlanEdit.Put<>(Items.FIELDS, f)).toList(),
+            read);
       }
       case GROUPS -> {
         CsvList.Read<AnimalGroup> read = groups.read(csv, plan.farm().groups());
         List<PlanEdit> edits = new ArrayList<>();
         for (AnimalGroup g : read.items()) {
-          edits.add(new PlanEdit.PutGroup(g));
+          edits.add(new PlanEdit.Put<>(Items.GROUPS, g));
           if (plan.farm().groups().stream().noneMatch(x -> x.id().equals(g.id()))) {
             edits.add(new PlanEdit.SetFeeding(g.id(), FeedStep.usual(g.id())));
           }
@@ -96,7 +99,8 @@ public final class Lists {
       case LOTS -> {
         CsvList.Read<Lot> read = lots.read(csv, plan.farm().lots());
         yield done(
-            read.items().stream().map(l -> (PlanEdit) new PlanEdit.PutLot(l)).toList(), read);
+            read.items().stream().map(l -> (PlanEdit) new PlanEdit.Put<>(Items.LOTS, l)).toList(),
+            read);
       }
       case TESTS -> {
         CsvList.Read<TestRow> read = testList(plan).read(csv, tests(plan, records));
@@ -141,9 +145,7 @@ public final class Lists {
             .findFirst()
             .orElse(row.lotId);
     Difference.Kind kind = older.isEmpty() ? Difference.Kind.ADDED : Difference.Kind.CHANGED;
-    told.add(
-        new Difference.Change(
-            Difference.What.TEST, kind, lot + ", " + row.test.sampledOn(), List.of()));
+    told.add(new Difference.Change(Thing.TEST, kind, lot + ", " + row.test.sampledOn(), List.of()));
   }
 
   private static List<TestRow> tests(FarmPlan plan, FarmRecords records) {

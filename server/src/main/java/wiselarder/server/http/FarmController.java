@@ -21,6 +21,7 @@ import wiselarder.server.farm.Farms;
 import wiselarder.server.farm.Invitations;
 import wiselarder.server.people.Person;
 import wiselarder.server.people.Role;
+import wiselarder.server.plan.Told;
 
 /** Farms and the people of a farm. */
 @RestController
@@ -73,7 +74,7 @@ class FarmController {
     Plan plan =
         Plan.bare(
             "%d/%02d".formatted(year.start().getYear(), (year.start().getYear() + 1) % 100), year);
-    return farms.make(person, farm.name(), List.of(new FarmPlan(farm, plan)), "Began empty");
+    return farms.make(person, new FarmPlan(farm, plan), Told.How.BEGAN_EMPTY);
   }
 
   @DeleteMapping("/{farm}")

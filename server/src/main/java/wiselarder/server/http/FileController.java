@@ -18,11 +18,11 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wiselarder.core.balance.YearBalance;
+import wiselarder.core.edit.Difference;
+import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
-import wiselarder.core.plan.Difference;
 import wiselarder.core.plan.Farm.UnitSystem;
 import wiselarder.core.plan.FarmPlan;
-import wiselarder.core.plan.PlanEdit;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.records.FarmRecords;
 import wiselarder.server.farm.Farms;
@@ -35,6 +35,7 @@ import wiselarder.server.people.Role;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.Slugs;
 import wiselarder.server.plan.StoredPlan;
+import wiselarder.server.plan.Told;
 import wiselarder.server.records.Records;
 
 /** Files out and in. Whatever comes in is shown first, and taken whole or not at all. */
@@ -93,7 +94,7 @@ class FileController {
   @PostMapping("/farms/file")
   Farms.Made makeFarm(@RequestBody byte[] body, @AuthenticationPrincipal Person person) {
     FarmFile.Content content = FarmFile.read(text(body));
-    return farms.make(person, content, "Began from a file");
+    return farms.make(person, content, Told.How.BEGAN_FROM_FILE);
   }
 
   /** Adds the plans of a file to a farm. */
@@ -101,7 +102,7 @@ class FileController {
   Added addPlans(
       @PathVariable String farm, @RequestBody byte[] body, @AuthenticationPrincipal Person person) {
     FarmFile.Content content = FarmFile.read(text(body));
-    return new Added(farms.addPlans(farm, person, content, "Began from a file"));
+    return new Added(farms.addPlans(farm, person, content, Told.How.BEGAN_FROM_FILE));
   }
 
   /** What taking the first plan of a file would change. */
@@ -123,9 +124,7 @@ class FileController {
       @RequestBody byte[] body,
       @AuthenticationPrincipal Person person) {
     FarmPlan then = FarmFile.read(text(body)).plans().get(0);
-    return views.of(
-        plans.replace(id, person, revision, then, "Replaced by a file: " + then.plan().name()),
-        season);
+    return views.of(plans.replace(id, person, revision, then), season);
   }
 
   @GetMapping("/plans/{id}/lists/{kind}")
@@ -151,10 +150,7 @@ class FileController {
     StoredPlan stored = plans.get(id, person);
     FarmPlan now = stored.content();
     Lists.Read read = lists(now).read(kind, text(body), now, records.of(stored.farmId()));
-    FarmPlan then = now;
-    for (PlanEdit edit : read.edits()) {
-      then = edit.apply(then);
-    }
+    FarmPlan then = PlanEdit.all(now, read.edits());
     engine.resolve(then);
     List<Difference.Change> changes = new ArrayList<>(Difference.between(now, then));
     changes.addAll(read.told());
@@ -183,7 +179,7 @@ class FileController {
     return views.of(
         read.edits().isEmpty()
             ? plans.open(id, person)
-            : plans.edit(id, person, revision, null, read.edits(), "[]"),
+            : plans.edit(id, person, revision, null, read.edits()),
         season);
   }
 

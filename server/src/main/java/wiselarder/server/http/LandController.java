@@ -17,13 +17,13 @@ import org.springframework.web.bind.annotation.RestController;
 import wiselarder.core.closing.Fitting;
 import wiselarder.core.closing.LetGrow;
 import wiselarder.core.closing.StandReturn;
+import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.land.CoverMeasure;
 import wiselarder.core.land.Grid;
 import wiselarder.core.land.Outline;
 import wiselarder.core.land.Survey;
 import wiselarder.core.plan.Farm;
 import wiselarder.core.plan.FarmPlan;
-import wiselarder.core.plan.PlanEdit;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Refused;
 import wiselarder.server.file.FarmFile;
@@ -251,10 +251,7 @@ class LandController {
       @AuthenticationPrincipal Person person) {
     FarmPlan now = plans.get(id, person).content();
     GeoJson.Read read = GeoJson.read(FileController.text(body), now, forageId, Slugs::fresh);
-    FarmPlan then = now;
-    for (PlanEdit edit : edits(now, read)) {
-      then = edit.apply(then);
-    }
+    FarmPlan then = PlanEdit.all(now, edits(now, read));
     views.engine("normal", plans.get(id, person)).resolve(then);
     return new MapPreview(read.shapes(), read.problems());
   }
@@ -273,7 +270,7 @@ class LandController {
     if (read.edits().isEmpty()) {
       throw new Refused("no_shape", "features", 0, "no field of the file can be taken");
     }
-    return views.of(plans.edit(id, person, revision, null, edits(now, read), "[]"), season);
+    return views.of(plans.edit(id, person, revision, null, edits(now, read)), season);
   }
 
   /** The first map of a farm says where its grid lies. */

@@ -14,6 +14,8 @@ import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.server.json.Edits;
 import wiselarder.server.json.Facts;
 
 /** The API's description, from which the web client's types are made. */
@@ -45,7 +47,7 @@ class OpenApiConfig {
                   "deductedHa",
                   "outline")),
           Map.entry("Farm", Set.of("machines", "grid")),
-          Map.entry("Settings", Set.of("machines", "grid")),
+          Map.entry("SetFarm", Set.of("machines", "grid")),
           Map.entry(
               "Lie", Set.of("slopeDeg", "distanceM", "soilTest", "waterLPerDay", "waterCostPerM3")),
           Map.entry("SoilTest", Set.of("ph", "phosphorusMgPerKg", "potassiumMgPerKg")),
@@ -101,6 +103,8 @@ class OpenApiConfig {
           Map.entry("LotFed", Set.of("groupId")),
           Map.entry("ConditionSeen", Set.of("weightKg")),
           Map.entry("RecordLine", Set.of("struckBy")),
+          Map.entry("Told", Set.of("name", "number", "words")),
+          Map.entry("Member", Set.of("before", "after")),
           Map.entry("GrownRow", Set.of("proteinPct", "tdnPct", "cutProteinPct", "cutTdnPct")),
           Map.entry("ReturnView", Set.of("costPerKgGain")),
           Map.entry("EnoughView", Set.of("tdnNeedPct", "proteinNeedPct")),
@@ -141,16 +145,17 @@ class OpenApiConfig {
           Map.entry("EditRequest", Set.of("onTopOf")),
           Map.entry("CautionView", Set.of("fieldId", "groupId", "lotId")));
 
-  /** How the web client's JSON is read and written: facts say their kind. */
+  /** How the web client's JSON is read and written: facts and edits say their kind. */
   @Bean
-  JsonMapperBuilderCustomizer facts() {
-    return Facts::on;
+  JsonMapperBuilderCustomizer kinds() {
+    return builder -> Edits.on(Facts.on(builder));
   }
 
   @Bean
   OpenApiCustomizer description() {
     return api -> {
       describeFacts(api.getComponents());
+      describeEdits(api.getComponents());
       api.getComponents().getSchemas().forEach((name, schema) -> require(name, schema));
     };
   }
@@ -161,19 +166,44 @@ class OpenApiConfig {
     Schema any = new Schema();
     Facts.KINDS.forEach(
         (name, type) -> {
-          ModelConverters.getInstance(true)
-              .readAll(type)
-              .forEach((key, schema) -> components.getSchemas().putIfAbsent(key, schema));
+          Schema one = described(type, components);
           Schema kind = components.getSchemas().get(type.getSimpleName());
           kind.addProperty("kind", new Schema().types(Set.of("string"))._enum(List.of(name)));
-          any.addOneOfItem(new Schema().$ref("#/components/schemas/" + type.getSimpleName()));
+          any.addOneOfItem(one);
         });
     components.addSchemas("Fact", any);
   }
 
+  /** An edit has exactly one of its members; a file that replaces all is no edit of a client. */
+  @SuppressWarnings({"rawtypes", "unchecked"})
+  private static void describeEdits(Components components) {
+    Schema any = new Schema().types(Set.of("object"));
+    Edits.KINDS.forEach(
+        (name, kind) -> {
+          if (kind.type() != FarmPlan.class) {
+            any.addProperty(
+                name,
+                kind.type() == String.class
+                    ? new Schema().types(Set.of("string"))
+                    : described(kind.type(), components));
+          }
+        });
+    components.addSchemas("PlanEdit", any);
+  }
+
+  /** A reference to a type, which is described where it is not yet. */
+  @SuppressWarnings("rawtypes")
+  private static Schema described(Class<?> type, Components components) {
+    Map<String, Schema> read = ModelConverters.getInstance(true).readAll(type);
+    read.forEach((key, schema) -> components.getSchemas().putIfAbsent(key, schema));
+    // as it is by itself, not as one of a family
+    components.addSchemas(type.getSimpleName(), read.get(type.getSimpleName()));
+    return new Schema().$ref("#/components/schemas/" + type.getSimpleName());
+  }
+
   @SuppressWarnings({"rawtypes", "unchecked"})
   private static void require(String name, Schema schema) {
-    if (schema.getProperties() == null || name.equals("Edit")) {
+    if (schema.getProperties() == null || name.equals("PlanEdit")) {
       return;
     }
     schema.setRequired(new ArrayList<>(schema.getProperties().keySet()));

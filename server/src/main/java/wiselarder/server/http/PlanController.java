@@ -2,6 +2,7 @@ package wiselarder.server.http;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -15,15 +16,17 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import tools.jackson.databind.json.JsonMapper;
+import wiselarder.core.closing.BuyHay;
+import wiselarder.core.closing.Lever;
 import wiselarder.core.closing.LeverOption;
-import wiselarder.core.closing.Levers;
+import wiselarder.core.closing.ShutForStockpile;
+import wiselarder.core.closing.Trial;
+import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.plan.Farm;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Plan;
-import wiselarder.core.plan.PlanEdit;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.Lot;
@@ -33,6 +36,7 @@ import wiselarder.server.plan.PlanRepository;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.Revision;
 import wiselarder.server.plan.StoredPlan;
+import wiselarder.server.plan.Told;
 import wiselarder.server.weather.FarmWeather;
 
 /** Plans over HTTP. */
@@ -44,17 +48,14 @@ class PlanController {
 
   private final Plans plans;
   private final Engine engine;
-  private final JsonMapper mapper;
   private final PlanViews views;
   private final FarmWeather weather;
 
-  PlanController(
-      Plans plans, Engine engine, JsonMapper mapper, PlanViews views, FarmWeather weather) {
+  PlanController(Plans plans, Engine engine, PlanViews views, FarmWeather weather) {
     this.plans = plans;
     this.weather = weather;
     this.views = views;
     this.engine = engine;
-    this.mapper = mapper;
   }
 
   /**
@@ -62,8 +63,8 @@ class PlanController {
    *
    * @param farmId address of the farm it belongs to
    * @param role what the person may do there
-   * @param undo words of the edit that an undo would take back, or null
-   * @param redo words of the edit that a redo would bring back, or null
+   * @param undo the change that an undo would take back, or null
+   * @param redo the change that a redo would bring back, or null
    * @param ownForages the farm's own, as they come out
    */
   record PlanView(
@@ -72,8 +73,8 @@ class PlanController {
       boolean demo,
       Role role,
       int revision,
-      String undo,
-      String redo,
+      Told undo,
+      Told redo,
       Farm farm,
       Plan plan,
       List<CatalogueView.ForageView> ownForages,
@@ -84,7 +85,8 @@ class PlanController {
    *
    * @param onTopOf null, or the newer revision that a refusal named and the person puts theirs on
    */
-  record EditRequest(int revision, @Schema(nullable = true) Integer onTopOf, List<EditDto> edits) {}
+  record EditRequest(
+      int revision, @Schema(nullable = true) Integer onTopOf, List<PlanEdit> edits) {}
 
   /** The revision the person saw when they asked. */
   record Seen(int revision) {}
@@ -99,12 +101,12 @@ class PlanController {
   record Address(String id) {}
 
   /** Edits to try out; nothing is kept. */
-  record TrialRequest(List<EditDto> edits) {}
+  record TrialRequest(List<PlanEdit> edits) {}
 
   /** A way of closing a gap, tried. */
   record LeverView(
       LeverOption.Kind kind,
-      EditDto edit,
+      List<PlanEdit> edits,
       double bringsKg,
       double bareKgAfter,
       int bareDaysAfter,
@@ -132,8 +134,7 @@ class PlanController {
       @RequestParam(defaultValue = "normal") String season,
       @AuthenticationPrincipal Person person) {
     List<PlanEdit> edits = edits(request.edits);
-    String json = mapper.writeValueAsString(request.edits);
-    return views.of(plans.edit(id, person, request.revision, request.onTopOf, edits, json), season);
+    return views.of(plans.edit(id, person, request.revision, request.onTopOf, edits), season);
   }
 
   @PostMapping("/plans/{id}/trial")
@@ -143,10 +144,7 @@ class PlanController {
       @RequestParam(defaultValue = "normal") String season,
       @AuthenticationPrincipal Person person) {
     StoredPlan plan = plans.get(id, person);
-    FarmPlan changed = plan.content();
-    for (PlanEdit edit : edits(request.edits)) {
-      changed = edit.apply(changed);
-    }
+    FarmPlan changed = PlanEdit.all(plan.content(), edits(request.edits));
     return YearView.of(changed, weather.engine(season, plan.farmId(), changed));
   }
 
@@ -232,15 +230,12 @@ class PlanController {
           "this plan has %d gaps, counted from 0".formatted(gaps.size()));
     }
     Gap chosen = gaps.get(gap);
-    Levers levers = new Levers(engine);
-    List<LeverOption> options = new java.util.ArrayList<>(levers.stockpile(stated, chosen));
+    List<Lever> levers = new ArrayList<>(List.of(new ShutForStockpile()));
     pattern(stated, patternLotId)
-        .flatMap(
-            lot ->
-                levers.buyHay(
-                    stated, chosen, lot, buyDate == null ? stated.plan().year().start() : buyDate))
-        .ifPresent(options::add);
-    return options.stream().map(PlanController::lever).toList();
+        .map(lot -> new BuyHay(lot, buyDate == null ? stated.plan().year().start() : buyDate))
+        .ifPresent(levers::add);
+    return new Trial(engine, stated, chosen)
+        .options(levers).stream().map(PlanController::lever).toList();
   }
 
   @GetMapping("/catalogue")
@@ -270,7 +265,7 @@ class PlanController {
   private static LeverView lever(LeverOption o) {
     return new LeverView(
         o.kind(),
-        EditDto.of(o.edit()),
+        o.edits(),
         o.bringsKg(),
         o.bareKgAfter(),
         o.bareDaysAfter(),
@@ -279,9 +274,13 @@ class PlanController {
         o.decideBy());
   }
 
-  private static List<PlanEdit> edits(List<EditDto> given) {
+  private static List<PlanEdit> edits(List<PlanEdit> given) {
     Check.present("edits", given);
     Check.range("edits", given.size(), 1, MOST_EDITS);
-    return given.stream().map(e -> Check.present("edits", e).edit()).toList();
+    for (PlanEdit edit : given) {
+      // a whole other plan comes by file only, where it is shown first
+      Check.present("edits", edit instanceof PlanEdit.Replace ? null : edit);
+    }
+    return given;
   }
 }

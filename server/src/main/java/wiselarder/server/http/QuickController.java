@@ -1,7 +1,6 @@
 package wiselarder.server.http;
 
 import java.time.LocalDate;
-import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -16,6 +15,7 @@ import wiselarder.core.store.Lot;
 import wiselarder.core.store.PackageSize;
 import wiselarder.server.farm.Farms;
 import wiselarder.server.people.Person;
+import wiselarder.server.plan.Told;
 
 /** The two-line hay sum, before there is any farm. */
 @RestController
@@ -69,8 +69,7 @@ class QuickController {
   @PostMapping("/farms/quick")
   Farms.Made keep(@RequestBody QuickRequest request, @AuthenticationPrincipal Person person) {
     QuickHay quick = of(request);
-    return farms.make(
-        person, quick.plan().farm().name(), List.of(quick.plan()), "Began from a hay sum");
+    return farms.make(person, quick.plan(), Told.How.BEGAN_FROM_HAY_SUM);
   }
 
   private QuickHay of(QuickRequest r) {

@@ -45,9 +45,6 @@ class RecordController {
     this.views = views;
   }
 
-  /** The description of {@link Fact} that the web client is given; see {@link OpenApiConfig}. */
-  static final String FACT = "#/components/schemas/Fact";
-
   /**
    * A record.
    *
@@ -56,14 +53,14 @@ class RecordController {
   record RecordLine(
       String id,
       LocalDate on,
-      @Schema(ref = FACT) Fact fact,
+      Fact fact,
       String who,
       Instant at,
       String device,
       @Schema(nullable = true) String struckBy) {}
 
   /** A fact and its day. */
-  record NewRecord(LocalDate on, @Schema(ref = FACT) Fact fact) {}
+  record NewRecord(LocalDate on, Fact fact) {}
 
   /**
    * Facts to write down together.

@@ -14,7 +14,7 @@ import wiselarder.core.quantity.Refused;
 public final class Json {
   /** Strict: an unknown or missing name is an error, so that nothing is silently dropped. */
   public static final JsonMapper MAPPER =
-      Facts.on(JsonMapper.builder())
+      Edits.on(Facts.on(JsonMapper.builder()))
           .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
           .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
           .disable(DateTimeFeature.WRITE_DATES_AS_TIMESTAMPS)

@@ -7,7 +7,10 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import tools.jackson.databind.JavaType;
+import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.server.json.Json;
 import wiselarder.server.json.Lift;
 import wiselarder.server.json.PlanDocument;
 import wiselarder.server.people.Role;
@@ -103,7 +106,7 @@ public class PlanRepository {
   }
 
   /** Adds a plan at revision 1. The caller has checked who asks. */
-  public void insert(String slug, long farmId, Long personId, FarmPlan content, String words) {
+  public void insert(String slug, long farmId, Long personId, FarmPlan content, Told told) {
     String json = PlanDocument.write(content);
     long id =
         jdbc.sql(
@@ -119,12 +122,16 @@ public class PlanRepository {
             .query(Long.class)
             .single();
     insertRevision(
-        id, personId, new Revision.Step(1, Revision.Kind.BEGAN, words, null, null), "[]", json);
+        id, personId, new Revision.Step(1, Revision.Kind.BEGAN, told, null, null), List.of(), json);
   }
 
   /** Stores the next revision of a locked plan. */
   void update(
-      StoredPlan before, long personId, FarmPlan content, Revision.Step step, String editsJson) {
+      StoredPlan before,
+      long personId,
+      FarmPlan content,
+      Revision.Step step,
+      List<PlanEdit> edits) {
     String json = PlanDocument.write(content);
     jdbc.sql(
             """
@@ -138,7 +145,7 @@ public class PlanRepository {
         .param("next", step.number())
         .param("content", json)
         .update();
-    insertRevision(before.id(), personId, step, editsJson, json);
+    insertRevision(before.id(), personId, step, edits, json);
   }
 
   /** The farm is listed under the name it was last given. */
@@ -193,6 +200,15 @@ public class PlanRepository {
         .optional();
   }
 
+  /** The edits that made a revision of what stood before it. */
+  List<PlanEdit> editsOf(long planId, int revision) {
+    return jdbc.sql("select edits from plan_revision where plan_id = :id and number = :number")
+        .param("id", planId)
+        .param("number", revision)
+        .query((rs, n) -> Json.MAPPER.<List<PlanEdit>>readValue(rs.getString("edits"), EDITS))
+        .single();
+  }
+
   /**
    * The revisions that undo and redo need: from the one before the edit that is carried now, and
    * every edit undone since the last.
@@ -207,7 +223,7 @@ public class PlanRepository {
                 last_edit as (
                   select max(number) as number from plan_revision
                   where plan_id = :id and kind in ('BEGAN', 'EDIT'))
-                select r.number, r.kind, r.words, r.restores, r.undid
+                select r.number, r.kind, r.told, r.restores, r.undid
                 from plan_revision r, last, last_edit
                 where r.plan_id = :id
                   and (r.number >= last_edit.number or r.number in (last.carried, last.carried - 1)
@@ -221,21 +237,24 @@ public class PlanRepository {
                     new Revision.Step(
                         rs.getInt("number"),
                         Revision.Kind.valueOf(rs.getString("kind")),
-                        rs.getString("words"),
+                        Json.MAPPER.readValue(rs.getString("told"), Told.class),
                         rs.getObject("restores", Integer.class),
                         rs.getObject("undid", Integer.class)))
             .list());
   }
 
+  private static final JavaType EDITS =
+      Json.MAPPER.getTypeFactory().constructCollectionType(List.class, PlanEdit.class);
+
   private void insertRevision(
-      long planId, Long personId, Revision.Step step, String edits, String json) {
+      long planId, Long personId, Revision.Step step, List<PlanEdit> edits, String json) {
     jdbc.sql(
             """
             insert into plan_revision
-              (plan_id, number, person_id, kind, words, restores, undid, edits, content,
+              (plan_id, number, person_id, kind, told, restores, undid, edits, content,
                content_version)
             values
-              (:id, :number, :person, :kind, :words, :restores, :undid, :edits::jsonb,
+              (:id, :number, :person, :kind, :told::jsonb, :restores, :undid, :edits::jsonb,
                :content::jsonb, :version)
             """)
         .param("version", Lift.PRESENT)
@@ -243,17 +262,17 @@ public class PlanRepository {
         .param("number", step.number())
         .param("person", personId)
         .param("kind", step.kind().name())
-        .param("words", step.words())
+        .param("told", Json.MAPPER.writeValueAsString(step.told()))
         .param("restores", step.restores())
         .param("undid", step.undid())
-        .param("edits", edits)
+        .param("edits", Json.MAPPER.writerFor(EDITS).writeValueAsString(edits))
         .param("content", json)
         .update();
   }
 
   private static final String REVISION =
       """
-      select r.number, r.kind, r.words, coalesce(who.name, '') as who, r.made_at
+      select r.number, r.kind, r.told, coalesce(who.name, '') as who, r.made_at
       from plan_revision r left join person who on who.id = r.person_id
       """;
 
@@ -261,7 +280,7 @@ public class PlanRepository {
     return new Revision(
         rs.getInt("number"),
         Revision.Kind.valueOf(rs.getString("kind")),
-        rs.getString("words"),
+        Json.MAPPER.readValue(rs.getString("told"), Told.class),
         rs.getString("who"),
         rs.getObject("made_at", OffsetDateTime.class));
   }

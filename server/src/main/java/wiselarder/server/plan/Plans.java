@@ -3,13 +3,13 @@ package wiselarder.server.plan;
 import java.util.List;
 import java.util.NoSuchElementException;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import wiselarder.core.edit.Difference;
+import wiselarder.core.edit.PlanEdit;
+import wiselarder.core.edit.Rebase;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.FarmPlan;
-import wiselarder.core.plan.PlanEdit;
-import wiselarder.core.plan.Rebase;
 import wiselarder.core.quantity.Refused;
 import wiselarder.server.people.NotAllowed;
 import wiselarder.server.people.Person;
@@ -32,8 +32,8 @@ public class Plans {
     this.engine = engine;
   }
 
-  /** A plan with what undo and redo would do, null where there is nothing. */
-  public record Opened(StoredPlan plan, String undo, String redo) {}
+  /** A plan with the changes that undo and redo would take and bring back, or null. */
+  public record Opened(StoredPlan plan, Told undo, Told redo) {}
 
   @Transactional(readOnly = true)
   public List<PlanRepository.Row> list(Person person) {
@@ -56,17 +56,11 @@ public class Plans {
    * @param revision the revision the edits were made on
    * @param onTopOf null, or a newer revision whose changes the person has been told and puts theirs
    *     on top of
-   * @param editsJson the edits as they came, kept with the revision
    * @throws StaleRevision when the plan has moved on beyond that
    */
   @Transactional
   public Opened edit(
-      String slug,
-      Person person,
-      int revision,
-      Integer onTopOf,
-      List<PlanEdit> edits,
-      String editsJson) {
+      String slug, Person person, int revision, Integer onTopOf, List<PlanEdit> edits) {
     StoredPlan now = lock(slug, person, Role.PLANNER);
     List<PlanEdit> made = edits;
     if (now.revision() != revision) {
@@ -89,38 +83,29 @@ public class Plans {
       }
       made = outcome.edits();
     }
-    FarmPlan content = now.content();
-    String words =
-        made.stream()
-            .map(e -> e.words(now.content()))
-            .filter(w -> !w.isEmpty())
-            .collect(Collectors.joining("; "));
-    for (PlanEdit edit : made) {
-      content = edit.apply(content);
-    }
-    return store(
-        now,
-        person,
-        content,
-        new Revision.Step(
-            now.revision() + 1,
-            Revision.Kind.EDIT,
-            words.isEmpty() ? "Changed nothing" : words,
-            null,
-            null),
-        editsJson);
+    return store(now, person, PlanEdit.all(now.content(), made), edit(now, Told.How.EDITED), made);
   }
 
-  /** Replaces the whole plan as one revision. */
+  private static Revision.Step edit(StoredPlan now, Told.How how) {
+    return step(now, Revision.Kind.EDIT, Told.began(how), null, null);
+  }
+
+  private static Revision.Step step(
+      StoredPlan now, Revision.Kind kind, Told told, Integer restores, Integer undid) {
+    return new Revision.Step(now.revision() + 1, kind, told, restores, undid);
+  }
+
+  /** Replaces the whole plan by one of a file as one revision. */
   @Transactional
-  public Opened replace(String slug, Person person, int revision, FarmPlan content, String words) {
+  public Opened replace(String slug, Person person, int revision, FarmPlan content) {
     StoredPlan now = current(slug, person, revision);
+    Told told = Told.of(Told.How.REPLACED, content.plan().name(), null);
     return store(
         now,
         person,
         content,
-        new Revision.Step(now.revision() + 1, Revision.Kind.EDIT, words, null, null),
-        "[]");
+        step(now, Revision.Kind.EDIT, told, null, null),
+        List.of(new PlanEdit.Replace(content)));
   }
 
   /** Takes the last edit back. */
@@ -133,8 +118,7 @@ public class Plans {
             .toUndo()
             .orElseThrow(
                 () -> new Refused("nothing_to_undo", "revision", revision, "nothing to undo"));
-    int restores = trail.before(edit);
-    return restore(now, person, Revision.Kind.UNDO, restores, edit, "Undid: " + edit.words());
+    return restore(now, person, Revision.Kind.UNDO, Told.How.UNDID, trail.before(edit), edit);
   }
 
   /** Brings the last undone edit back. */
@@ -147,15 +131,21 @@ public class Plans {
             .toRedo()
             .orElseThrow(
                 () -> new Refused("nothing_to_redo", "revision", revision, "nothing to redo"));
-    return restore(now, person, Revision.Kind.REDO, edit.number(), edit, "Redid: " + edit.words());
+    return restore(now, person, Revision.Kind.REDO, Told.How.REDID, edit.number(), edit);
   }
 
   /** Goes back to how the plan stood at an earlier revision, as a new edit. */
   @Transactional
   public Opened goBack(String slug, Person person, int revision, int to) {
     StoredPlan now = current(slug, person, revision);
-    return replace(
-        slug, person, revision, at(now, to), "Went back to how it stood at change " + to);
+    FarmPlan then = at(now, to);
+    Told told = Told.of(Told.How.WENT_BACK, null, to);
+    return store(
+        now,
+        person,
+        then,
+        step(now, Revision.Kind.EDIT, told, null, null),
+        List.of(new PlanEdit.Replace(then)));
   }
 
   /** The plan as it stood at a revision. */
@@ -177,12 +167,8 @@ public class Plans {
     NotAllowed.unless(from.role(), Role.PLANNER);
     FarmPlan content = new FarmPlan(from.content().farm(), from.content().plan().named(name));
     String copy = Slugs.fresh(content.plan().name());
-    repository.insert(
-        copy,
-        from.farmId(),
-        person.id(),
-        content,
-        "Copied from %s at change %d".formatted(from.content().plan().name(), from.revision()));
+    Told told = Told.of(Told.How.COPIED, from.content().plan().name(), from.revision());
+    repository.insert(copy, from.farmId(), person.id(), content, told);
     return copy;
   }
 
@@ -224,21 +210,25 @@ public class Plans {
       StoredPlan now,
       Person person,
       Revision.Kind kind,
+      Told.How how,
       int restores,
-      Revision.Step edit,
-      String words) {
-    return store(
-        now,
-        person,
-        at(now, restores),
-        new Revision.Step(now.revision() + 1, kind, words, restores, edit.number()),
-        "[]");
+      Revision.Step edit) {
+    Told told = edit.told().again(how, edit.number());
+    return stored(
+        now, person, at(now, restores), step(now, kind, told, restores, edit.number()), List.of());
   }
 
   private Opened store(
-      StoredPlan now, Person person, FarmPlan content, Revision.Step step, String editsJson) {
+      StoredPlan now, Person person, FarmPlan content, Revision.Step step, List<PlanEdit> edits) {
+    Told told = step.told().with(Difference.between(now.content(), content));
+    Revision.Step whole = step(now, step.kind(), told, step.restores(), step.undid());
+    return stored(now, person, content, whole, edits);
+  }
+
+  private Opened stored(
+      StoredPlan now, Person person, FarmPlan content, Revision.Step step, List<PlanEdit> edits) {
     engine.resolve(content); // refuses what the tables do not know, before anything is stored
-    repository.update(now, person.id(), content, step, editsJson);
+    repository.update(now, person.id(), content, step, edits);
     if (!content.farm().name().equals(now.content().farm().name())) {
       repository.renameFarm(now.farmId(), content.farm().name());
     }
@@ -247,8 +237,8 @@ public class Plans {
 
   private Opened opened(StoredPlan plan) {
     Trail trail = repository.trail(plan.id());
-    Optional<String> undo = trail.toUndo().map(Revision.Step::words);
-    Optional<String> redo = trail.toRedo().map(Revision.Step::words);
+    Optional<Told> undo = trail.toUndo().map(Revision.Step::told);
+    Optional<Told> redo = trail.toRedo().map(Revision.Step::told);
     return new Opened(plan, undo.orElse(null), redo.orElse(null));
   }
 }

@@ -7,7 +7,7 @@ import java.time.OffsetDateTime;
  *
  * @param who name of the person, empty where nobody is known
  */
-public record Revision(int number, Kind kind, String words, String who, OffsetDateTime at) {
+public record Revision(int number, Kind kind, Told told, String who, OffsetDateTime at) {
 
   /** How a revision came about. */
   public enum Kind {
@@ -18,7 +18,7 @@ public record Revision(int number, Kind kind, String words, String who, OffsetDa
   }
 
   /** A revision as undo and redo see it. */
-  record Step(int number, Kind kind, String words, Integer restores, Integer undid) {
+  record Step(int number, Kind kind, Told told, Integer restores, Integer undid) {
     /** The edit whose content this revision carries. */
     int carries() {
       return restores == null ? number : restores;

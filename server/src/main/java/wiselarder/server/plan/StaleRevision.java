@@ -1,7 +1,7 @@
 package wiselarder.server.plan;
 
 import java.util.List;
-import wiselarder.core.plan.Rebase;
+import wiselarder.core.edit.Rebase;
 
 /** The plan has moved on since the revision that an edit was made on. */
 public final class StaleRevision extends RuntimeException {

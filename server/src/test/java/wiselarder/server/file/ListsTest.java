@@ -14,12 +14,13 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import wiselarder.core.balance.Ledger;
 import wiselarder.core.balance.YearBalance;
+import wiselarder.core.edit.Difference;
+import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.land.Field;
-import wiselarder.core.plan.Difference;
 import wiselarder.core.plan.Farm.UnitSystem;
 import wiselarder.core.plan.FarmPlan;
-import wiselarder.core.plan.PlanEdit;
+import wiselarder.core.plan.Items;
 import wiselarder.core.records.FarmRecords;
 import wiselarder.core.records.LotTested;
 import wiselarder.server.farm.DemoFarms;
@@ -131,7 +132,8 @@ class ListsTest {
   void aNameThatLooksLikeAFormulaComesOutHarmlessAndInUnchanged() {
     Field f = DEMO.field("saddle");
     FarmPlan odd =
-        new PlanEdit.PutField(
+        new PlanEdit.Put<>(
+                Items.FIELDS,
                 new Field(
                     "saddle",
                     "=1+1",
@@ -148,7 +150,7 @@ class ListsTest {
     String csv = write(Lists.Kind.FIELDS, odd);
     assertThat(csv).contains("saddle,'=1+1,").doesNotContain("saddle,=1");
     Lists.Read read = read(Lists.Kind.FIELDS, csv, odd);
-    assertThat(((PlanEdit.PutField) read.edits().get(6)).field().name()).isEqualTo("=1+1");
+    assertThat(((Field) ((PlanEdit.Put<?>) read.edits().get(6)).item()).name()).isEqualTo("=1+1");
   }
 
   @Test

@@ -58,8 +58,10 @@ class HistoryTest {
   void undoAndRedoWalkTheEditsAndNothingLeavesTheHistory() {
     edit(1, "null", year(1));
     JsonNode two = edit(2, "null", year(2)).json();
-    assertThat(two.get("undo").asString())
-        .isEqualTo("Set the plan year to 12 months from 2028-02-01");
+    assertThat(two.get("undo").get("changes").get(0).get("what").asString()).isEqualTo("YEAR");
+    JsonNode start = two.get("undo").get("changes").get(0).get("members").get(0);
+    assertThat(start.get("member").asString()).isEqualTo("year.start");
+    assertThat(start.get("after").asString()).isEqualTo("2028-02-01");
     assertThat(two.get("redo").isNull()).isTrue();
     assertThat(start(step("undo", 3))).isEqualTo("2028-01-01");
     JsonNode back = step("undo", 4);
@@ -71,7 +73,10 @@ class HistoryTest {
     assertThat(again.get("redo").isNull()).isTrue();
     JsonNode history = http.get(PLAN + "/history").json();
     assertThat(history).hasSize(7);
-    assertThat(history.get(0).get("words").asString()).startsWith("Redid: Set the plan year");
+    JsonNode redid = history.get(0).get("told");
+    assertThat(redid.get("how").asString()).isEqualTo("REDID");
+    assertThat(redid.get("number").asInt()).isEqualTo(3);
+    assertThat(redid.get("changes").get(0).get("what").asString()).isEqualTo("YEAR");
     assertThat(history.get(0).get("who").asString()).isEqualTo("Visitor");
     assertThat(history.get(6).get("kind").asString()).isEqualTo("BEGAN");
     assertThat(http.get(PLAN + "/history/2").json().get("start").asString())
@@ -120,8 +125,9 @@ class HistoryTest {
     assertThat(edit(1, "null", theirs).status()).isEqualTo(200);
     Http.Answer told = edit(1, "null", mine);
     assertThat(told.status()).isEqualTo(409);
-    assertThat(told.json().get("since").get(0).get("words").asString())
-        .isEqualTo("Changed field Saddle: note");
+    JsonNode since = told.json().get("since").get(0).get("told").get("changes").get(0);
+    assertThat(since.get("name").asString()).isEqualTo("Saddle");
+    assertThat(since.get("members").get(0).get("member").asString()).isEqualTo("field.note");
     assertThat(told.json().get("clashes")).isEmpty();
     Http.Answer taken = edit(1, "2", mine);
     assertThat(taken.status()).isEqualTo(200);
@@ -160,8 +166,9 @@ class HistoryTest {
     JsonNode view = http.get("/api/plans/" + copy).json();
     assertThat(view.get("plan").get("name").asString()).isEqualTo("Dry year");
     assertThat(view.get("revision").asInt()).isEqualTo(1);
-    assertThat(http.get("/api/plans/" + copy + "/history").json().get(0).get("words").asString())
-        .startsWith("Copied from");
+    JsonNode told = http.get("/api/plans/" + copy + "/history").json().get(0).get("told");
+    assertThat(told.get("how").asString()).isEqualTo("COPIED");
+    assertThat(told.get("number").asInt()).isEqualTo(1);
     edit(1, "null", "{\"namePlan\": \"Wet year\"}");
     assertThat(http.get("/api/plans").json().toString()).contains("Wet year", "Dry year");
     assertThat(http.post(PLAN + "/copy", "{\"name\": \"\"}").status()).isEqualTo(422);

@@ -17,6 +17,7 @@ import wiselarder.server.file.FarmFile;
 import wiselarder.server.people.Attempts;
 import wiselarder.server.people.People;
 import wiselarder.server.people.Person;
+import wiselarder.server.plan.Told;
 
 /**
  * Thousands of malformed and hostile requests over every operation, from an owner, so that they get
@@ -142,12 +143,16 @@ class HostileRequestsTest {
     if (farm == null || http.get("/api/farms/" + farm + "/people").status() != 200) {
       Farms.Made made =
           App.bean(Farms.class)
-              .make(ann, "Ground", List.of(Operations.DEMO, Operations.DEMO), "Began");
+              .make(
+                  ann,
+                  new FarmFile.Content(
+                      "Ground", List.of(Operations.DEMO, Operations.DEMO), List.of()),
+                  Told.How.BEGAN_EMPTY);
       farm = made.farm();
       plan = made.plan();
     } else if (http.get("/api/plans/" + plan).status() != 200) {
       FarmFile.Content more = new FarmFile.Content("Ground", List.of(Operations.DEMO), List.of());
-      plan = App.bean(Farms.class).addPlans(farm, ann, more, "Began").get(0);
+      plan = App.bean(Farms.class).addPlans(farm, ann, more, Told.How.BEGAN_FROM_FILE).get(0);
     }
   }
 

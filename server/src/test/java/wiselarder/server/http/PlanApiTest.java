@@ -40,7 +40,7 @@ class PlanApiTest {
 
   private static String shut(String id, String from, String to) {
     return """
-        {"shutField": {"id": "%s", "fieldId": "church-field", "fromInclusive": "%s",
+        {"putClosing": {"id": "%s", "fieldId": "church-field", "fromInclusive": "%s",
          "toExclusive": "%s", "grazedBy": ["cows"], "grazeUntilExclusive": null}}"""
         .formatted(id, from, to);
   }
@@ -81,7 +81,7 @@ class PlanApiTest {
   }
 
   @Test
-  void anEditIsStoredAsANumberedRevisionInWords() {
+  void anEditIsStoredAsANumberedRevisionInCodes() {
     int before = revision();
     Http.Answer answer = edit(before, shut("c1", "2027-09-01", "2027-12-25"));
     assertThat(answer.status()).isEqualTo(200);
@@ -89,11 +89,17 @@ class PlanApiTest {
     assertThat(http.get(PLAN).json().get("plan").get("closings")).hasSize(1);
     assertThat(
             App.jdbc()
-                .sql("select words from plan_revision where number = :n")
+                .sql(
+                    """
+                    select concat_ws(' ', told ->> 'how', told #>> '{changes,0,what}',
+                      told #>> '{changes,0,kind}', told #>> '{changes,0,name}',
+                      jsonb_path_query_first(told, '$.changes[0].members[*] ?
+                        (@.member == "closing.fromInclusive").after') #>> '{}')
+                    from plan_revision where number = :n""")
                 .param("n", before + 1)
                 .query(String.class)
                 .single())
-        .isEqualTo("Shut Church Field from 2027-09-01 to 2027-12-24");
+        .isEqualTo("EDITED CLOSING ADDED Church Field 2027-09-01");
   }
 
   @Test
@@ -115,8 +121,8 @@ class PlanApiTest {
     Http.Answer late = edit(before, "{\"removeField\": \"saddle\"}");
     assertThat(late.status()).isEqualTo(409);
     assertThat(late.json().get("code").asString()).isEqualTo("stale_revision");
-    assertThat(late.json().get("since").get(0).get("words").asString())
-        .startsWith("Shut Church Field");
+    assertThat(late.json().get("since").get(0).get("told").get("changes").get(0).get("name"))
+        .hasToString("\"Church Field\"");
     assertThat(http.get(PLAN).json().get("farm").get("fields")).hasSize(14);
   }
 
@@ -181,7 +187,7 @@ class PlanApiTest {
     }
     assertThat(buy).isNotNull();
     assertThat(buy.get("bareDaysAfter").asInt()).isZero();
-    Http.Answer applied = edit(revision(), buy.get("edit").toString());
+    Http.Answer applied = edit(revision(), buy.get("edits").get(0).toString());
     assertThat(applied.status()).isEqualTo(200);
     assertThat(applied.json().get("year").get("total").get("bareKg").asDouble()).isZero();
   }

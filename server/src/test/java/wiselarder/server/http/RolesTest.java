@@ -19,12 +19,14 @@ import wiselarder.server.App;
 import wiselarder.server.Http;
 import wiselarder.server.farm.Farms;
 import wiselarder.server.farm.Invitations;
+import wiselarder.server.file.FarmFile;
 import wiselarder.server.http.Operations.Call;
 import wiselarder.server.http.Operations.Needs;
 import wiselarder.server.laboratory.Samples;
 import wiselarder.server.people.People;
 import wiselarder.server.people.Person;
 import wiselarder.server.people.Role;
+import wiselarder.server.plan.Told;
 import wiselarder.server.weather.FarmWeather;
 
 /** Every endpoint as a stranger, as somebody of another farm, and in each role. */
@@ -160,7 +162,12 @@ class RolesTest {
       person = cast.ann;
       owner = cast.owner;
       member = cast.cleo.id();
-      Farms.Made made = App.bean(Farms.class).make(person, "Ground", List.of(DEMO, DEMO), "Began");
+      Farms.Made made =
+          App.bean(Farms.class)
+              .make(
+                  person,
+                  new FarmFile.Content("Ground", List.of(DEMO, DEMO), List.of()),
+                  Told.How.BEGAN_EMPTY);
       farm = made.farm();
       plan = made.plan();
       record = App.bean(FarmWeather.class).add(plan, person, A_DAY);

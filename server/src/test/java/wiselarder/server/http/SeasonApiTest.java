@@ -87,8 +87,9 @@ class SeasonApiTest {
     JsonNode year = http.get(PLAN + "?season=scenario:dry-summer").json().get("year");
     assertThat(year.get("season").asString()).isEqualTo("scenario:dry-summer");
     assertThat(grown(year)).isLessThan(grown(http.get(PLAN).json().get("year")));
-    assertThat(http.get(PLAN + "/history").json().get(0).get("words").asString())
-        .isEqualTo("Weather scenario Dry summer");
+    JsonNode change = http.get(PLAN + "/history").json().get(0).get("told").get("changes").get(0);
+    assertThat(change.get("what").asString()).isEqualTo("SCENARIO");
+    assertThat(change.get("name").asString()).isEqualTo("Dry summer");
   }
 
   private static String sow(LocalDate on) {
@@ -125,7 +126,7 @@ class SeasonApiTest {
     edit(
         "normal",
         """
-        {"shutField": {"id": "c", "fieldId": "saddle", "fromInclusive": "2027-09-10",
+        {"putClosing": {"id": "c", "fieldId": "saddle", "fromInclusive": "2027-09-10",
          "toExclusive": "2027-12-01", "grazedBy": [], "grazeUntilExclusive": null}}""");
     Http.Answer answer = edit("normal", sow(LocalDate.of(2027, 9, 20)));
     assertThat(answer.status()).isEqualTo(422);

@@ -18,6 +18,7 @@ import wiselarder.server.farm.Invitations;
 import wiselarder.server.people.People;
 import wiselarder.server.people.Person;
 import wiselarder.server.people.Role;
+import wiselarder.server.plan.Told;
 
 /** Samples, records, hay sums and what would help, on the real database. */
 class StoreApiTest {
@@ -149,7 +150,7 @@ class StoreApiTest {
   void aHelperWritesDownWhatWasFedAndPlansNothing() {
     Person ann = App.bean(People.class).add("Ann", "ann@farm.example", Http.PASSWORD);
     Person hand = App.bean(People.class).add("Hal", "hal@farm.example", Http.PASSWORD);
-    Farms.Made made = App.bean(Farms.class).make(ann, "Ground", List.of(Operations.DEMO), "Began");
+    Farms.Made made = App.bean(Farms.class).make(ann, Operations.DEMO, Told.How.BEGAN_EMPTY);
     Invitations invitations = App.bean(Invitations.class);
     invitations.accept(invitations.invite(made.farm(), ann, "Hal", Role.HELPER), hand);
     Http helper = Http.signedIn("hal");

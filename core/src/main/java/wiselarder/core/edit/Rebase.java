@@ -1,12 +1,12 @@
-package wiselarder.core.plan;
+package wiselarder.core.edit;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Function;
 import wiselarder.core.herd.AnimalGroup;
-import wiselarder.core.land.Field;
-import wiselarder.core.store.Lot;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.FeedStep;
+import wiselarder.core.plan.Items;
 
 /**
  * Puts edits that were made on an older state of the plan on top of what others made of it since.
@@ -47,29 +47,6 @@ public final class Rebase {
   }
 
   private PlanEdit edit(PlanEdit e) {
-    if (e instanceof PlanEdit.PutField put) {
-      return new PlanEdit.PutField(
-          item(put.field(), p -> p.farm().fields(), Field::id, Field::name));
-    }
-    if (e instanceof PlanEdit.PutGroup put) {
-      return new PlanEdit.PutGroup(
-          item(put.group(), p -> p.farm().groups(), AnimalGroup::id, AnimalGroup::name));
-    }
-    if (e instanceof PlanEdit.PutLot put) {
-      return new PlanEdit.PutLot(item(put.lot(), p -> p.farm().lots(), Lot::id, Lot::name));
-    }
-    if (e instanceof PlanEdit.ShutField shut) {
-      return new PlanEdit.ShutField(
-          item(shut.closing(), p -> p.plan().closings(), Closing::id, c -> fieldName(c.fieldId())));
-    }
-    if (e instanceof PlanEdit.PutCut put) {
-      return new PlanEdit.PutCut(
-          item(put.cut(), p -> p.plan().cuts(), HayCut::id, c -> fieldName(c.fieldId())));
-    }
-    if (e instanceof PlanEdit.BuyHay buy) {
-      return new PlanEdit.BuyHay(
-          item(buy.purchase(), p -> p.plan().purchases(), Purchase::id, p -> p.lot().name()));
-    }
     if (e instanceof PlanEdit.Put<?> put) {
       return onTop(put);
     }
@@ -91,19 +68,17 @@ public final class Rebase {
 
   private <T extends Record> PlanEdit onTop(PlanEdit.Put<T> put) {
     Items<T> items = put.items();
-    return new PlanEdit.Put<>(
-        items, item(put.item(), items::in, items::id, t -> items.name(theirs, t)));
+    return new PlanEdit.Put<>(items, item(put.item(), items));
   }
 
-  private <T extends Record> T item(
-      T mine, Function<FarmPlan, List<T>> list, Function<T, String> id, Function<T, String> name) {
-    Optional<T> was = find(list.apply(base), mine, id);
-    Optional<T> is = find(list.apply(theirs), mine, id);
+  private <T extends Record> T item(T mine, Items<T> items) {
+    Optional<T> was = find(items, base, mine);
+    Optional<T> is = find(items, theirs, mine);
     if (was.isPresent() && is.isPresent()) {
-      return merged(mine, was.get(), is.get(), name.apply(mine));
+      return merged(mine, was.get(), is.get(), items.name(theirs, mine));
     }
     if (was.isPresent() || is.isPresent()) {
-      clashes.add(new Clash(name.apply(mine), "", null, null));
+      clashes.add(new Clash(items.name(theirs, mine), "", null, null));
     }
     return mine;
   }
@@ -123,16 +98,8 @@ public final class Rebase {
     }
   }
 
-  private static <T> Optional<T> find(List<T> in, T like, Function<T, String> id) {
-    return in.stream().filter(t -> id.apply(t).equals(id.apply(like))).findFirst();
-  }
-
-  private String fieldName(String id) {
-    return theirs.farm().fields().stream()
-        .filter(f -> f.id().equals(id))
-        .map(Field::name)
-        .findFirst()
-        .orElse(id);
+  private static <T extends Record> Optional<T> find(Items<T> items, FarmPlan in, T like) {
+    return items.in(in).stream().filter(t -> items.id(t).equals(items.id(like))).findFirst();
   }
 
   private String groupName(String id) {

@@ -1,4 +1,4 @@
-package wiselarder.core.plan;
+package wiselarder.core.edit;
 
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.RecordComponent;
@@ -39,6 +39,20 @@ public final class Members {
     return found;
   }
 
+  /** Every member that a record states, also those of records inside; {@code before} is null. */
+  static List<Member> stated(Record of) {
+    List<Member> found = new ArrayList<>();
+    for (RecordComponent c : of.getClass().getRecordComponents()) {
+      Object is = value(of, c);
+      if (is instanceof Record r) {
+        found.addAll(stated(r));
+      } else if (is != null) {
+        found.add(new Member(name(of, c), null, is));
+      }
+    }
+    return found;
+  }
+
   /**
    * What two people made of one record: of each member the one that was changed; where both changed
    * it to different values, mine, and the clash is noted with mine as {@code before} and theirs as
@@ -65,31 +79,6 @@ public final class Members {
     }
     return build(base, components, merged);
   }
-
-  /**
-   * A member in plain words, without its unit: {@code stand.openingCoverKgPerHa: opening cover}.
-   */
-  static String words(String member) {
-    String known = WORDS.get(member);
-    if (known != null) {
-      return known;
-    }
-    String last = member.substring(member.lastIndexOf('.') + 1);
-    String bare = last.replaceFirst("(Kg|Ha|Share|Inclusive|Exclusive|Id)(Per[A-Za-z]+)?$", "");
-    return bare.replaceAll("([A-Z])", " $1").toLowerCase(java.util.Locale.ROOT).strip();
-  }
-
-  private static final Map<String, String> WORDS =
-      Map.of(
-          "lot.dmShare", "dry matter",
-          "lot.kgPerUnitAsFed", "weight of a unit",
-          "lot.pricePerTonneAsFed", "price",
-          "lot.storageMethodId", "way of storing",
-          "lot.feedingMethodId", "way of feeding",
-          "stand.forageId", "stand",
-          "stand.monthlyKgPerHaDay", "monthly growth",
-          "group.fromInclusive", "first day",
-          "group.toExclusive", "last day");
 
   private static String name(Record of, RecordComponent c) {
     String type = of.getClass().getSimpleName();

@@ -1,4 +1,4 @@
-package wiselarder.core.plan;
+package wiselarder.core.edit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static wiselarder.core.Farms.START;
@@ -10,6 +10,10 @@ import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 import wiselarder.core.Farms;
 import wiselarder.core.land.Field;
+import wiselarder.core.plan.Farm;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.FeedStep;
+import wiselarder.core.plan.Items;
 
 /** Two people changed the plan at once; the later puts theirs on top. */
 class RebaseTest {
@@ -38,9 +42,10 @@ class RebaseTest {
 
   @Test
   void differentMembersOfOneFieldAreBothKept() {
-    FarmPlan theirs = new PlanEdit.PutField(field("a", 7, null, 20)).apply(BASE);
+    FarmPlan theirs = new PlanEdit.Put<>(Items.FIELDS, field("a", 7, null, 20)).apply(BASE);
     Rebase.Outcome outcome =
-        Rebase.onTop(BASE, theirs, List.of(new PlanEdit.PutField(field("a", 5, 1500.0, 30))));
+        Rebase.onTop(
+            BASE, theirs, List.of(new PlanEdit.Put<>(Items.FIELDS, field("a", 5, 1500.0, 30))));
     assertThat(outcome.clashes()).isEmpty();
     Field both = apply(theirs, outcome.edits()).field("a");
     assertThat(both.areaHa()).isEqualTo(7);
@@ -50,24 +55,26 @@ class RebaseTest {
 
   @Test
   void whereBothChangedOneMemberMineHoldsAndTheClashIsNamed() {
-    FarmPlan theirs = new PlanEdit.PutField(field("a", 7, null, 20)).apply(BASE);
+    FarmPlan theirs = new PlanEdit.Put<>(Items.FIELDS, field("a", 7, null, 20)).apply(BASE);
     Rebase.Outcome outcome =
-        Rebase.onTop(BASE, theirs, List.of(new PlanEdit.PutField(field("a", 9, null, 20))));
+        Rebase.onTop(
+            BASE, theirs, List.of(new PlanEdit.Put<>(Items.FIELDS, field("a", 9, null, 20))));
     assertThat(outcome.clashes()).containsExactly(new Rebase.Clash("a", "field.areaHa", 9.0, 7.0));
     assertThat(apply(theirs, outcome.edits()).field("a").areaHa()).isEqualTo(9);
   }
 
   @Test
   void theSameChangeTwiceIsNoClash() {
-    List<PlanEdit> mine = List.of(new PlanEdit.PutField(field("a", 7, null, 20)));
+    List<PlanEdit> mine = List.of(new PlanEdit.Put<>(Items.FIELDS, field("a", 7, null, 20)));
     assertThat(Rebase.onTop(BASE, apply(BASE, mine), mine).clashes()).isEmpty();
   }
 
   @Test
   void whatTheyRemovedIsNamedBeforeMinePutsItBack() {
-    FarmPlan theirs = new PlanEdit.RemoveField("a").apply(BASE);
+    FarmPlan theirs = new PlanEdit.Remove<>(Items.FIELDS, "a").apply(BASE);
     Rebase.Outcome outcome =
-        Rebase.onTop(BASE, theirs, List.of(new PlanEdit.PutField(field("a", 9, null, 20))));
+        Rebase.onTop(
+            BASE, theirs, List.of(new PlanEdit.Put<>(Items.FIELDS, field("a", 9, null, 20))));
     assertThat(outcome.clashes()).containsExactly(new Rebase.Clash("a", "", null, null));
   }
 
@@ -105,7 +112,7 @@ class RebaseTest {
   /** On an unchanged plan, putting on top is the same as applying. */
   @Property(tries = 50)
   void onTopOfNothingNewIsThePlainEdit(@ForAll @DoubleRange(min = 0.1, max = 500) double areaHa) {
-    List<PlanEdit> mine = List.of(new PlanEdit.PutField(field("b", areaHa, null, 20)));
+    List<PlanEdit> mine = List.of(new PlanEdit.Put<>(Items.FIELDS, field("b", areaHa, null, 20)));
     Rebase.Outcome outcome = Rebase.onTop(BASE, BASE, mine);
     assertThat(outcome.clashes()).isEmpty();
     assertThat(apply(BASE, outcome.edits())).isEqualTo(apply(BASE, mine));
@@ -117,9 +124,9 @@ class RebaseTest {
         apply(
             BASE,
             List.of(
-                new PlanEdit.PutField(field("a", 7, null, 20)),
-                new PlanEdit.RemoveField("b"),
-                new PlanEdit.PutLot(Farms.bale("new", 5)),
+                new PlanEdit.Put<>(Items.FIELDS, field("a", 7, null, 20)),
+                new PlanEdit.Remove<>(Items.FIELDS, "b"),
+                new PlanEdit.Put<>(Items.LOTS, Farms.bale("new", 5)),
                 new PlanEdit.NamePlan("Next year")));
     List<Difference.Change> changes = Difference.between(BASE, after);
     assertThat(changes)

@@ -1,4 +1,4 @@
-package wiselarder.core.plan;
+package wiselarder.core.edit;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -6,6 +6,15 @@ import java.util.function.Function;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Outline;
 import wiselarder.core.land.Survey;
+import wiselarder.core.plan.Closing;
+import wiselarder.core.plan.Dressing;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.FeedStep;
+import wiselarder.core.plan.HayCut;
+import wiselarder.core.plan.Irrigation;
+import wiselarder.core.plan.LightPass;
+import wiselarder.core.plan.Plan;
+import wiselarder.core.plan.Sowing;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.Lot;
 

@@ -1,0 +1,61 @@
+package wiselarder.core.closing;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import wiselarder.core.edit.PlanEdit;
+import wiselarder.core.plan.Items;
+import wiselarder.core.plan.Purchase;
+import wiselarder.core.store.KnownLot;
+import wiselarder.core.store.Lot;
+
+/**
+ * Buys the fewest units of hay that close the gap. Nothing is offered when the gap begins before
+ * the hay comes, or no amount closes it.
+ *
+ * @param pattern hay like this is bought
+ * @param date the day on which it comes
+ */
+public record BuyHay(Lot pattern, LocalDate date) implements Lever {
+  private static final int MOST_TRIES = 24;
+
+  @Override
+  public LeverOption.Kind kind() {
+    return LeverOption.Kind.BUY_HAY;
+  }
+
+  @Override
+  public List<Candidate> candidates(Trial trial) {
+    KnownLot known = trial.engine().records().lot(pattern);
+    double left = trial.gap().shortKg();
+    int units = 0;
+    for (int attempt = 0; attempt < MOST_TRIES; attempt++) {
+      units += Math.max(1, (int) Math.floor(left / known.kgDmPerUnit()));
+      left = trial.leftKg(List.of(buy(trial, known, units)));
+      if (left == 0) {
+        return List.of(fewest(trial, known, units));
+      }
+    }
+    return List.of();
+  }
+
+  /** Walks back from an amount that closes the gap to the fewest units that still do. */
+  private Candidate fewest(Trial trial, KnownLot known, int enough) {
+    int units = enough;
+    while (units > 1 && trial.leftKg(List.of(buy(trial, known, units - 1))) == 0) {
+      units--;
+    }
+    return new Candidate(List.of(buy(trial, known, units)), cost(known.lot(), units), date);
+  }
+
+  private PlanEdit buy(Trial trial, KnownLot known, int units) {
+    String id = Trial.freeId("bought", trial.stated().allLots().stream().map(Lot::id).toList());
+    Lot lot = known.like(id, "Bought " + pattern.unitName() + "s", units);
+    return new PlanEdit.Put<>(Items.PURCHASES, new Purchase(id, date, lot, trial.groups()));
+  }
+
+  private static Optional<Double> cost(Lot lot, int units) {
+    return Optional.ofNullable(lot.pricePerTonneAsFed())
+        .map(price -> units * lot.kgPerUnitAsFed() / 1000 * price);
+  }
+}

@@ -1,0 +1,32 @@
+package wiselarder.core.closing;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import wiselarder.core.edit.PlanEdit;
+
+/**
+ * A way of closing a gap. It names what could be done, as edits, with what it costs and the last
+ * day to decide; what each does to the year, its other side too, is measured the same way for all:
+ * see {@link Trial#measure}.
+ */
+public interface Lever {
+  /** How options are told apart on the screen. */
+  LeverOption.Kind kind();
+
+  /** What could be done about the gap of a trial; nothing that the plan refuses is among it. */
+  List<Candidate> candidates(Trial trial);
+
+  /**
+   * One thing that could be done.
+   *
+   * @param edits applied together
+   * @param cost in the farm's currency; empty where no price is known
+   * @param decideBy last day to act
+   */
+  record Candidate(List<PlanEdit> edits, Optional<Double> cost, LocalDate decideBy) {
+    public Candidate {
+      edits = List.copyOf(edits);
+    }
+  }
+}
