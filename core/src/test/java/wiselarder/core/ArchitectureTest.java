@@ -77,7 +77,9 @@ class ArchitectureTest {
           Map.entry("gap", Set.of("balance", "plan", "land", "caution", "calendar", "herd")),
           Map.entry("edit", Set.of("quantity", "calendar", "land", "herd", "store", "plan")),
           Map.entry(
-              "engine", Set.of("balance", "plan", "edit", "records", "caution", "gap", "weather")),
+              "engine",
+              Set.of(
+                  "balance", "calendar", "plan", "edit", "records", "caution", "gap", "weather")),
           Map.entry(
               "closing",
               Set.of(

@@ -30,12 +30,12 @@ final class Diets {
   private final double[] dayFibreKg;
   private final double[] mostOnField;
 
-  Diets(ResolvedPlan plan, YearBalance out) {
+  Diets(ResolvedPlan plan, YearBalance out, FarmState state) {
     this.plan = plan;
     this.out = out;
     int groups = plan.groups.length;
-    meanTdn = new double[groups];
-    meanFibre = new double[groups];
+    meanTdn = state.meanTdn;
+    meanFibre = state.meanFibre;
     dayKg = new double[groups];
     dayTdnKg = new double[groups];
     dayFibreKg = new double[groups];

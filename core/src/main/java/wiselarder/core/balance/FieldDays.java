@@ -31,25 +31,20 @@ final class FieldDays {
   /** The day on which the climate's year of growth begins anew. */
   final boolean[] midwinter;
 
-  FieldDays(FieldPlan[] fields, PlanYear year, int coldestDoy) {
+  /**
+   * @param known a resolution of the same ground and kinds, or null
+   */
+  FieldDays(FieldPlan[] fields, PlanYear year, int coldestDoy, ResolvedPlan known) {
     int days = year.days();
-    midwinter = new boolean[days];
-    for (int d = 0; d < days; d++) {
-      midwinter[d] = year.date(d).getDayOfYear() == coldestDoy;
-    }
     int count = fields.length;
-    base = new double[days * count * FIGURES];
+    midwinter = known == null ? midwinter(year, coldestDoy) : known.byDay.midwinter;
+    base = sameStands(fields, known) ? known.byDay.base : base(fields, days);
     shut = new boolean[days * count];
     held = new boolean[days * count];
     events = new int[days][];
     for (int f = 0; f < count; f++) {
       FieldPlan p = fields[f];
       for (int d = 0; d < days; d++) {
-        int at = (d * count + f) * FIGURES;
-        base[at + GROWTH] = p.base().growth[d];
-        base[at + RESPONSE] = p.base().response[d];
-        base[at + NORMAL_INDEX] = p.base().normalIndex[d];
-        base[at + COVER] = p.referenceCover[d];
         shut[d * count + f] = p.shut[d];
         held[d * count + f] = p.held[d];
         if (p.reopens[d]) {
@@ -59,6 +54,42 @@ final class FieldDays {
       add(Math.max(0, p.base().arrives), f);
       add(p.base().leaves, f);
     }
+  }
+
+  private static boolean[] midwinter(PlanYear year, int coldestDoy) {
+    boolean[] midwinter = new boolean[year.days()];
+    for (int d = 0; d < midwinter.length; d++) {
+      midwinter[d] = year.date(d).getDayOfYear() == coldestDoy;
+    }
+    return midwinter;
+  }
+
+  private static boolean sameStands(FieldPlan[] fields, ResolvedPlan known) {
+    if (known == null || known.fields.length != fields.length) {
+      return false;
+    }
+    for (int f = 0; f < fields.length; f++) {
+      if (known.fields[f].stands != fields[f].stands) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private static double[] base(FieldPlan[] fields, int days) {
+    int count = fields.length;
+    double[] base = new double[days * count * FIGURES];
+    for (int f = 0; f < count; f++) {
+      FieldPlan p = fields[f];
+      for (int d = 0; d < days; d++) {
+        int at = (d * count + f) * FIGURES;
+        base[at + GROWTH] = p.base().growth[d];
+        base[at + RESPONSE] = p.base().response[d];
+        base[at + NORMAL_INDEX] = p.base().normalIndex[d];
+        base[at + COVER] = p.referenceCover[d];
+      }
+    }
+    return base;
   }
 
   private void add(int day, int field) {

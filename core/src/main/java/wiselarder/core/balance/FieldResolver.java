@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import wiselarder.core.balance.ResolvedPlan.CropPlan;
 import wiselarder.core.balance.ResolvedPlan.FieldPlan;
 import wiselarder.core.balance.ResolvedPlan.StandPlan;
@@ -23,6 +24,7 @@ import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.Closing;
 import wiselarder.core.plan.Dressing;
 import wiselarder.core.plan.Irrigation;
+import wiselarder.core.plan.Plan;
 import wiselarder.core.plan.Sowing;
 
 /** Resolves fields: their stands and soil, and what the plan does to them, day by day. */
@@ -44,9 +46,13 @@ final class FieldResolver {
   private final ResolvedPlan plan;
   private final Catalogue catalogue;
 
-  FieldResolver(ResolvedPlan plan, Catalogue catalogue) {
+  /** A resolution of the same ground and kinds, or null. */
+  private final ResolvedPlan known;
+
+  FieldResolver(ResolvedPlan plan, Catalogue catalogue, ResolvedPlan known) {
     this.plan = plan;
     this.catalogue = catalogue;
+    this.known = known;
   }
 
   FieldPlan[] resolve(Map<String, Integer> index) {
@@ -59,6 +65,41 @@ final class FieldResolver {
   }
 
   private FieldPlan resolve(Field field, int at) {
+    FieldPlan there = known == null || at >= known.fields.length ? null : known.fields[at];
+    boolean grown =
+        there != null
+            && there.field.equals(field)
+            && known.stated.plan().sowings().equals(plan.stated.plan().sowings());
+    if (grown) {
+      return sameDates(field.id()) ? there : dated(there.undated());
+    }
+    return dated(grown(field, at));
+  }
+
+  private boolean sameDates(String fieldId) {
+    Plan a = plan.stated.plan();
+    Plan b = known.stated.plan();
+    return on(a.closings(), Closing::fieldId, fieldId)
+            .equals(on(b.closings(), Closing::fieldId, fieldId))
+        && on(a.dressings(), Dressing::fieldId, fieldId)
+            .equals(on(b.dressings(), Dressing::fieldId, fieldId))
+        && on(a.irrigations(), Irrigation::fieldId, fieldId)
+            .equals(on(b.irrigations(), Irrigation::fieldId, fieldId))
+        && on(plan.cautions, Caution::fieldId, fieldId)
+            .equals(on(known.cautions, Caution::fieldId, fieldId));
+  }
+
+  private static <T> List<T> on(List<T> all, Function<T, String> fieldId, String id) {
+    return all.stream().filter(t -> id.equals(fieldId.apply(t))).toList();
+  }
+
+  private FieldPlan dated(FieldPlan f) {
+    dates(f);
+    f.alone = f.stands.length == 1 && f.nitrogen == null && f.irrigation == null;
+    return f;
+  }
+
+  private FieldPlan grown(Field field, int at) {
     FieldPlan f = new FieldPlan();
     f.field = field;
     f.areaHa = field.netAreaHa();
@@ -90,8 +131,6 @@ final class FieldResolver {
     }
     opening(f);
     water(f);
-    dates(f);
-    f.alone = f.stands.length == 1 && f.nitrogen == null && f.irrigation == null;
     return f;
   }
 

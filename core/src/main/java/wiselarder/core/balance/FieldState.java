@@ -29,6 +29,23 @@ final class FieldState {
     waterMm = plan.openingWaterMm;
   }
 
+  private FieldState(FieldState of) {
+    stands = new StandState[of.stands.length];
+    for (int i = 0; i < stands.length; i++) {
+      stands[i] = of.stands[i].copy();
+    }
+    base = stands[0];
+    waterMm = of.waterMm;
+    nitrogen = of.nitrogen;
+    stock = of.stock;
+    sown = of.sown;
+    lightShare = of.lightShare;
+  }
+
+  FieldState copy() {
+    return new FieldState(this);
+  }
+
   /** What stands above the residuals of all stands, kg DM/ha. In winter a reserve is left. */
   double above(FieldPlan p, boolean winter) {
     double above = 0;
@@ -80,6 +97,31 @@ final class FieldState {
     int setBackUntil = -1;
 
     double setBackTo = 1;
+
+    StandState copy() {
+      StandState c = new StandState();
+      c.green = green;
+      c.dead = dead;
+      c.there = there;
+      c.gone = gone;
+      c.vigour = vigour;
+      c.age = age;
+      c.deadDays = deadDays;
+      c.maturity = maturity;
+      c.dormantDays = dormantDays;
+      c.asleep = asleep;
+      c.rate = rate;
+      c.heat = heat;
+      c.stage = stage;
+      c.emergedDay = emergedDay;
+      c.readyDay = readyDay;
+      c.endedDay = endedDay;
+      c.failed = failed;
+      c.waterShareAtSowing = waterShareAtSowing;
+      c.setBackUntil = setBackUntil;
+      c.setBackTo = setBackTo;
+      return c;
+    }
 
     double mass() {
       return green + dead;

@@ -18,6 +18,7 @@ import wiselarder.core.land.SoilWater;
 final class Growing {
   private final ResolvedPlan plan;
   private final YearBalance out;
+  private final Totals totals;
   private final FieldState[] fields;
   private final Offers offers;
   private final int kinds;
@@ -32,10 +33,11 @@ final class Growing {
   private boolean heavySnow;
   private boolean midwinter;
 
-  Growing(ResolvedPlan plan, YearBalance out, FieldState[] fields, Offers offers) {
+  Growing(ResolvedPlan plan, YearBalance out, FarmState state, Offers offers) {
     this.plan = plan;
     this.out = out;
-    this.fields = fields;
+    this.totals = state.totals;
+    this.fields = state.fields;
     this.offers = offers;
     this.kinds = plan.kinds.length;
   }
@@ -93,7 +95,7 @@ final class Growing {
       stand.green += kgPerHa;
       double kg = kgPerHa * p.areaHa;
       out.grown[out.row(day) + f] = kg;
-      out.grownKg += kg;
+      totals.grownKg += kg;
     }
     double cover = stand.gone ? 0 : days[at + FieldDays.COVER];
     s.waterMm =
@@ -117,7 +119,7 @@ final class Growing {
   private void eveningAlone(int f, FieldPlan p, FieldState s, int day) {
     StandState stand = s.base;
     double lost = stand.there ? wither(p.base, stand, day) * p.areaHa : 0;
-    out.weatheredKg += lost;
+    totals.weatheredKg += lost;
     if (s.stock > 0) {
       s.stock = Math.min(s.stock, stand.above(p.base, frost));
     }
@@ -143,12 +145,12 @@ final class Growing {
       base.dead = p.openingDead;
       double kg = base.mass() * p.areaHa;
       if (day == 0) {
-        out.openingKg += kg;
+        totals.openingKg += kg;
       } else {
-        out.arrivedKg += kg;
+        totals.arrivedKg += kg;
       }
     } else if (base.there && day >= p.base().leaves) {
-      out.leftBehindKg += base.clear() * p.areaHa;
+      totals.leftBehindKg += base.clear() * p.areaHa;
       base.there = false;
       s.stock = 0;
     }
@@ -220,7 +222,7 @@ final class Growing {
     for (int i = 0; i < sowing; i++) {
       if (s.stands[i].there) {
         double lost = s.stands[i].prepare(c.stated.preparation(), p.stands[i], c.sowDay);
-        out.leftBehindKg += lost * p.areaHa;
+        totals.leftBehindKg += lost * p.areaHa;
       }
     }
     s.stock = 0;
@@ -244,8 +246,8 @@ final class Growing {
         crop.emergedDay = day;
         crop.green = c.emergedKg;
         out.grown[out.row(day) + c.field] += c.emergedKg * p.areaHa;
-        out.grownKg += c.emergedKg * p.areaHa;
-        out.sownGrown[c.number] += c.emergedKg;
+        totals.grownKg += c.emergedKg * p.areaHa;
+        totals.sownGrown[c.number] += c.emergedKg;
       } else if (day - c.sowDay >= CropRules.FAILS_AFTER_DAYS) {
         crop.failed = true;
         crop.endedDay = day;
@@ -289,9 +291,9 @@ final class Growing {
       }
       stand.green += kgPerHa;
       out.grown[out.row(day) + f] += kgPerHa * p.areaHa;
-      out.grownKg += kgPerHa * p.areaHa;
+      totals.grownKg += kgPerHa * p.areaHa;
       if (sp.crop != null) {
-        out.sownGrown[sp.crop.number] += kgPerHa;
+        totals.sownGrown[sp.crop.number] += kgPerHa;
       }
     }
   }
@@ -365,7 +367,7 @@ final class Growing {
       s.stock = Math.min(s.stock, s.above(p, frost));
     }
     out.weathered[out.row(day) + f] = lost * p.areaHa;
-    out.weatheredKg += lost * p.areaHa;
+    totals.weatheredKg += lost * p.areaHa;
   }
 
   /** What feed value hangs on: how ripe the green is, how long the dead has stood. */

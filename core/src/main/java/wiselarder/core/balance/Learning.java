@@ -12,7 +12,6 @@ import wiselarder.core.forage.LearningTimes;
  */
 final class Learning {
   private static final double EPSILON_KG = 1e-9;
-  private static final int LONG_AGO = -10_000;
 
   private final ResolvedPlan plan;
   private final FieldState[] fields;
@@ -28,25 +27,17 @@ final class Learning {
   /** By field: true where stock must learn something that stands there. */
   private final boolean[] learned;
 
-  Learning(ResolvedPlan plan, FieldState[] fields) {
+  Learning(ResolvedPlan plan, FarmState state) {
     this.plan = plan;
-    this.fields = fields;
+    this.fields = state.fields;
     this.feeds = plan.feeds.size();
-    first = new int[plan.groups.length * feeds];
-    last = new int[first.length];
+    first = state.learnedFirst;
+    last = state.learnedLast;
     todayKg = new double[first.length];
     needKg = new double[plan.groups.length];
     learned = new boolean[plan.fields.length];
-    java.util.Arrays.fill(last, LONG_AGO);
     for (int f = 0; f < learned.length; f++) {
-      FieldPlan p = plan.fields[f];
-      learned[f] = p.learned;
-      StandPlan base = p.base();
-      boolean ready = base.arrives <= 0 && p.openingGreen + p.openingDead >= base.turnIn;
-      for (int g = 0; base.feed >= 0 && ready && g < plan.groups.length; g++) {
-        first[g * feeds + base.feed] = LONG_AGO;
-        last[g * feeds + base.feed] = -1;
-      }
+      learned[f] = plan.fields[f].learned;
     }
   }
 

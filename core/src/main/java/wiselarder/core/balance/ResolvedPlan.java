@@ -1,6 +1,7 @@
 package wiselarder.core.balance;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -192,6 +193,23 @@ public final class ResolvedPlan {
     StandPlan base() {
       return base;
     }
+
+    /** The same field without its dates: shut, held, nitrogen, water. */
+    FieldPlan undated() {
+      FieldPlan f = new FieldPlan();
+      f.field = field;
+      f.areaHa = areaHa;
+      f.stands = stands;
+      f.base = base;
+      f.openingGreen = openingGreen;
+      f.openingDead = openingDead;
+      f.capacityMm = capacityMm;
+      f.openingWaterMm = openingWaterMm;
+      f.drainsFreely = drainsFreely;
+      f.referenceCover = referenceCover;
+      f.learned = learned;
+      return f;
+    }
   }
 
   /** One group: its need and its steps. */
@@ -297,40 +315,50 @@ public final class ResolvedPlan {
   }
 
   private ResolvedPlan(
-      FarmPlan stated, FarmRecords records, Catalogue catalogue, List<Caution> cautions) {
+      FarmPlan stated,
+      FarmRecords records,
+      Catalogue catalogue,
+      List<Caution> cautions,
+      ResolvedPlan like) {
     this.stated = stated;
     this.records = records;
     this.year = stated.plan().year();
     this.days = year.days();
     this.cautions = List.copyOf(cautions);
     this.climate = catalogue.climate(stated.farm().climateId());
-    this.weather = NormalYear.of(climate, year);
+    boolean onGround = like != null && like.year.equals(year) && like.climate.equals(climate);
+    this.weather = onGround ? like.normal : NormalYear.of(climate, year);
     this.normal = weather;
-    this.kinds = kinds(stated, catalogue);
+    Forage[] grown = kinds(stated, catalogue);
+    ResolvedPlan known =
+        onGround && like.weather == normal && Arrays.equals(like.kinds, grown) ? like : null;
+    this.kinds = known == null ? grown : known.kinds;
     this.learning = catalogue.learning();
     this.feeds = learning.feeds();
-    this.season = new double[days * kinds.length];
+    this.season = known == null ? new double[days * kinds.length] : known.season;
     this.worth = new QualityTable.Values[kinds.length];
     for (int k = 0; k < kinds.length; k++) {
-      spread(GrowthIndex.season(kinds[k], year, climate), k, kinds.length, season);
       worth[k] = catalogue.quality().of(kinds[k].id());
+      if (known == null) {
+        spread(GrowthIndex.season(kinds[k], year, climate), k, kinds.length, season);
+      }
     }
-    this.index = index(kinds, weather, season);
+    this.index = known == null ? index(kinds, weather, season) : known.index;
     Map<String, Integer> fieldIndex = new HashMap<>();
     Map<String, Integer> lotIndex = new HashMap<>();
-    this.fields = new FieldResolver(this, catalogue).resolve(fieldIndex);
-    this.byDay = new FieldDays(fields, year, climate.coldestDoy());
+    this.fields = new FieldResolver(this, catalogue, known).resolve(fieldIndex);
+    this.byDay = new FieldDays(fields, year, climate.coldestDoy(), known);
     this.lots = new LotResolver(this, catalogue).resolve(lotIndex);
     this.cuts = resolveCuts(catalogue, fieldIndex, lotIndex);
-    this.groups = resolveGroups(catalogue, fieldIndex, lotIndex);
-    this.demand = demand(groups, weather);
+    this.groups = resolveGroups(catalogue, fieldIndex, lotIndex, known);
+    this.demand = demand(groups, weather, known);
     this.followsWorth = followsWorth();
   }
 
   private boolean followsWorth() {
     boolean cut = cuts.length > 0;
     for (GroupPlan g : groups) {
-      boolean wholeStore = java.util.Arrays.stream(g.steps).anyMatch(s -> s.wholeStore);
+      boolean wholeStore = Arrays.stream(g.steps).anyMatch(s -> s.wholeStore);
       if (g.byEnergy || (cut && wholeStore)) {
         return true;
       }
@@ -338,8 +366,8 @@ public final class ResolvedPlan {
     return false;
   }
 
-  /** The same plan in other weather. */
-  private ResolvedPlan(ResolvedPlan of, WeatherYear weather) {
+  /** The same plan in other weather; what it has in common with {@code like} is shared. */
+  private ResolvedPlan(ResolvedPlan of, WeatherYear weather, ResolvedPlan like) {
     this.stated = of.stated;
     this.records = of.records;
     this.year = of.year;
@@ -353,20 +381,26 @@ public final class ResolvedPlan {
     this.worth = of.worth;
     this.learning = of.learning;
     this.feeds = of.feeds;
-    this.index = index(kinds, weather, season);
+    ResolvedPlan known =
+        like != null && like.weather == weather && like.season == season ? like : null;
+    this.index = known == null ? index(kinds, weather, season) : known.index;
     this.fields = of.fields;
     this.byDay = of.byDay;
     this.lots = of.lots;
     this.cuts = of.cuts;
     this.groups = of.groups;
-    this.demand = demand(groups, weather);
+    this.demand = demand(groups, weather, known);
     this.followsWorth = of.followsWorth;
   }
 
-  private static GroupDemand[] demand(GroupPlan[] groups, WeatherYear weather) {
-    return java.util.Arrays.stream(groups)
-        .map(g -> GroupDemand.of(g.year, weather))
-        .toArray(GroupDemand[]::new);
+  private static GroupDemand[] demand(GroupPlan[] groups, WeatherYear weather, ResolvedPlan known) {
+    GroupDemand[] demand = new GroupDemand[groups.length];
+    for (int g = 0; g < groups.length; g++) {
+      boolean same =
+          known != null && g < known.groups.length && known.groups[g].year == groups[g].year;
+      demand[g] = same ? known.demand[g] : GroupDemand.of(groups[g].year, weather);
+    }
+    return demand;
   }
 
   /**
@@ -374,7 +408,27 @@ public final class ResolvedPlan {
    */
   public static ResolvedPlan of(
       FarmPlan stated, FarmRecords records, Catalogue catalogue, List<Caution> cautions) {
-    return new ResolvedPlan(stated, records, catalogue.on(stated.farm()), cautions);
+    return like(null, stated, records, catalogue, cautions);
+  }
+
+  /**
+   * As {@link #of}, sharing with another resolution in the normal year what both have in common.
+   * The outcome is the same, sooner.
+   *
+   * @param like a resolution that need not have to do with this plan, or null
+   */
+  public static ResolvedPlan like(
+      ResolvedPlan like,
+      FarmPlan stated,
+      FarmRecords records,
+      Catalogue catalogue,
+      List<Caution> cautions) {
+    return new ResolvedPlan(stated, records, catalogue.on(stated.farm()), cautions, like);
+  }
+
+  /** First day on which another plan may go another way than this one; 0 where at once. */
+  public int sameUntil(ResolvedPlan other) {
+    return SameDays.until(this, other);
   }
 
   /**
@@ -383,10 +437,15 @@ public final class ResolvedPlan {
    * @throws IllegalArgumentException when the weather is not of the plan's days
    */
   public ResolvedPlan in(WeatherYear other) {
+    return in(other, null);
+  }
+
+  /** As {@link #in(WeatherYear)}, sharing with another plan in that very weather. */
+  public ResolvedPlan in(WeatherYear other, ResolvedPlan like) {
     if (!other.year().equals(year)) {
       throw new IllegalArgumentException("weather of " + other.year() + " for plan of " + year);
     }
-    return new ResolvedPlan(this, other);
+    return new ResolvedPlan(this, other, like);
   }
 
   /** A generator of weather for the plan's days. */
@@ -475,21 +534,42 @@ public final class ResolvedPlan {
           catalogue.loss("cut.harvestMethodId", cut.harvestMethodId(), LossMethod.Stage.HARVEST);
       c.harvestLoss = made.share();
       c.tdnLossPoints = made.tdnLossPoints();
-      c.unitKg = cut.lot().kgDmPerUnit();
+      c.unitKg = records.lot(cut.lot()).kgDmPerUnit();
       resolved.add(c);
     }
     return resolved.toArray(CutPlan[]::new);
   }
 
+  /** True where nobody moves between groups, so that each is resolved by itself. */
+  private static boolean apart(FarmPlan stated) {
+    return stated.farm().groups().stream()
+        .flatMap(g -> g.changes().stream())
+        .allMatch(c -> c.toGroupId() == null);
+  }
+
+  private static GroupYear known(ResolvedPlan known, int at, AnimalGroup group) {
+    return known != null && at < known.groups.length && known.groups[at].group.equals(group)
+        ? known.groups[at].year
+        : null;
+  }
+
   private GroupPlan[] resolveGroups(
-      Catalogue catalogue, Map<String, Integer> fieldIndex, Map<String, Integer> lotIndex) {
+      Catalogue catalogue,
+      Map<String, Integer> fieldIndex,
+      Map<String, Integer> lotIndex,
+      ResolvedPlan like) {
+    ResolvedPlan known = like != null && apart(stated) && apart(like.stated) ? like : null;
     List<GroupPlan> resolved = new ArrayList<>();
     for (AnimalGroup group : stated.farm().groups()) {
       GroupPlan g = new GroupPlan();
       g.group = group;
       g.picks = Maturity.picks(group.kind());
       g.chooses = Maturity.chooses(group.kind());
-      g.year = GroupYear.of(group, stated.farm().groups(), year, catalogue.herd());
+      GroupYear there = known(known, resolved.size(), group);
+      g.year =
+          there != null
+              ? there
+              : GroupYear.of(group, stated.farm().groups(), year, catalogue.herd());
       g.barred = new boolean[fields.length];
       for (Caution caution : cautions) {
         if (caution.blocks() && caution.fieldId() != null && group.id().equals(caution.groupId())) {

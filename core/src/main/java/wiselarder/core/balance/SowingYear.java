@@ -45,7 +45,7 @@ public record SowingYear(
   static SowingYear of(FieldPlan field, int stand, StandState state, YearBalance out) {
     CropPlan c = field.stands[stand].crop;
     Forage f = field.stands[stand].forage;
-    double grown = out.sownGrown[c.number];
+    double grown = out.totals.sownGrown[c.number];
     double share = state.waterShareAtSowing;
     return new SowingYear(
         c.stated.id(),

@@ -19,34 +19,20 @@ final class Stores {
 
   private final ResolvedPlan plan;
   private final YearBalance out;
+  private final Totals totals;
   private final Diets diets;
   private final LotState[] lots;
 
   /** Of each lot eaten by the group whose day it is, kg DM. */
   private final double[] todayKg;
 
-  /** kg DM. */
-  private static final class LotState {
-    int closed;
-    double kgPerUnit;
-    double openKg;
-    boolean there;
-
-    /** Percent of DM when it came in, and the day of that. */
-    final double[] worth = new double[Values.COUNT];
-
-    int worthDay;
-  }
-
-  Stores(ResolvedPlan plan, YearBalance out, Diets diets) {
+  Stores(ResolvedPlan plan, YearBalance out, FarmState state, Diets diets) {
     this.plan = plan;
     this.out = out;
+    this.totals = state.totals;
     this.diets = diets;
-    this.lots = new LotState[plan.lots.length];
+    this.lots = state.lots;
     this.todayKg = new double[lots.length];
-    for (int l = 0; l < lots.length; l++) {
-      lots[l] = new LotState();
-    }
   }
 
   /** Lots come in, are counted, and what was written down as fed is set out. */
@@ -71,16 +57,16 @@ final class Stores {
     System.arraycopy(p.worth, 0, s.worth, 0, Values.COUNT);
     double kg = p.units * p.kgPerUnit;
     if (p.bought) {
-      out.boughtKg += kg;
+      totals.boughtKg += kg;
     } else {
-      out.openingKg += kg;
+      totals.openingKg += kg;
     }
   }
 
   private void recorded(int l, LotPlan p, LotState s, int day) {
     int counted = p.records.counted[day];
     if (counted >= 0) {
-      out.countedKg += (counted - s.closed) * s.kgPerUnit;
+      totals.countedKg += (counted - s.closed) * s.kgPerUnit;
       s.closed = counted;
     }
     for (int n = Math.min(p.records.fed[day], s.closed); n > 0; n--) {
@@ -139,17 +125,17 @@ final class Stores {
     double eaten = offered * (1 - loss);
     s.openKg -= offered;
     todayKg[l] += eaten;
-    out.feedingLossKg += offered - eaten;
-    out.lotFedLost[l] += offered - eaten;
+    totals.feedingLossKg += offered - eaten;
+    totals.lotFedLost[l] += offered - eaten;
     out.lotEaten[day * lots.length + l] += eaten;
-    out.groupLotEaten[g * lots.length + l] += eaten;
+    totals.groupLotEaten[g * lots.length + l] += eaten;
     if (!out.lean) {
       out.groupLotDay[(day * plan.groups.length + g) * lots.length + l] += eaten;
     }
     diets.ateStored(g, day, eaten, s.worth, tdnLost(p, s, day), p.waterLPerKg);
     Shelf shelf = p.bought ? Shelf.BOUGHT_IN : Shelf.PUT_BY;
     out.eaten[(shelf.ordinal() * plan.groups.length + g) * plan.days + day] += eaten;
-    out.eatenKg += eaten;
+    totals.eatenKg += eaten;
     return eaten;
   }
 
@@ -222,8 +208,8 @@ final class Stores {
     double lost = s.kgPerUnit * plan.lots[l].lostAtOpening;
     s.closed--;
     s.openKg += s.kgPerUnit - lost;
-    out.storageLossKg += lost;
-    out.lotLost[l] += lost;
+    totals.storageLossKg += lost;
+    totals.lotLost[l] += lost;
     out.lotOpened[day * lots.length + l]++;
   }
 
@@ -234,8 +220,8 @@ final class Stores {
       if (s.there && s.closed > 0) {
         double after = s.kgPerUnit * plan.lots[l].keptPerDay;
         double lost = s.closed * (s.kgPerUnit - after);
-        out.storageLossKg += lost;
-        out.lotLost[l] += lost;
+        totals.storageLossKg += lost;
+        totals.lotLost[l] += lost;
         s.kgPerUnit = after;
       }
       out.lotKg[day * lots.length + l] = s.closed * s.kgPerUnit + s.openKg;

@@ -63,16 +63,6 @@ public final class YearBalance {
   /** By field and day: how ripe what stands is, 0 leafy to 1 ripe, by mass of its stands. */
   final double[] ripeness;
 
-  /** By lot that is cut in the plan and nutrient, percent of DM; and how ripe it was. */
-  final double[] lotWorth;
-
-  final double[] lotRipeness;
-
-  /** By planned pass for light: how many were made, and what was eaten, kg DM. */
-  final int[] passCount;
-
-  final double[] passEatenKg;
-
   /** By group, day and nutrient: what was in the feed grazed and in that from the store, kg. */
   final double[] grazedKg;
 
@@ -86,15 +76,9 @@ public final class YearBalance {
   /** By day, group and lot: eaten, kg DM. Nothing of these four is kept where lean. */
   final double[] groupLotDay;
 
-  /** By lot: lost in store and at feeding over the plan, kg DM. */
-  final double[] lotLost;
-
-  final double[] lotFedLost;
-
-  /** By sowing and day: cover of the sown crop alone, kg DM/ha; and grown in all, kg DM/ha. */
+  /** By sowing and day: cover of the sown crop alone, kg DM/ha. */
   final double[] sownCover;
 
-  final double[] sownGrown;
   final SowingYear[] sowings;
 
   /** By lot and day: kg DM in store at the end of the day; whole or opened units left; opened. */
@@ -104,27 +88,14 @@ public final class YearBalance {
   final int[] lotOpened;
   final double[] lotEaten;
 
-  /** Eaten over the whole plan, by group and lot. */
-  final double[] groupLotEaten;
+  /** Sums over the plan. */
+  Totals totals;
 
-  /** Sums over the plan, kg DM. */
-  double openingKg;
-
-  double arrivedKg;
-  double grownKg;
-  double boughtKg;
-
-  /** What counting found more than the plan supposed; below zero less. */
-  double countedKg;
-
-  double eatenKg;
-  double trampledKg;
-  double harvestLossKg;
-  double feedingLossKg;
-  double weatheredKg;
-  double storageLossKg;
-  double leftBehindKg;
+  /** All that was left at the end of the plan, kg DM. */
   double closingKg;
+
+  /** States from which a run can start, by day; see {@link YearSimulator}. */
+  final java.util.NavigableMap<Integer, FarmState> states = new java.util.TreeMap<>();
 
   YearBalance(ResolvedPlan resolved, boolean lean) {
     this.resolved = resolved;
@@ -153,11 +124,6 @@ public final class YearBalance {
     deadDays = new double[fieldCount * rows];
     standingKg = new double[days];
     ripeness = new double[fieldCount * rows];
-    lotWorth = new double[lotCount * QualityTable.Values.COUNT];
-    java.util.Arrays.fill(lotWorth, Double.NaN);
-    lotRipeness = new double[lotCount];
-    passCount = new int[resolved.stated.plan().passes().size()];
-    passEatenKg = new double[passCount.length];
     int fed = lean ? 0 : groupCount * days;
     grazedKg = new double[fed * QualityTable.Values.COUNT];
     storedKg = new double[fed * QualityTable.Values.COUNT];
@@ -165,11 +131,8 @@ public final class YearBalance {
     onField = new int[fed];
     java.util.Arrays.fill(onField, -1);
     groupLotDay = new double[fed * lotCount];
-    lotLost = new double[lotCount];
-    lotFedLost = new double[lotCount];
     int sown = resolved.stated.plan().sowings().size();
     sownCover = new double[sown * days];
-    sownGrown = new double[sown];
     sowings =
         resolved.stated.plan().sowings().stream()
             .map(SowingYear::outside)
@@ -178,7 +141,70 @@ public final class YearBalance {
     lotUnits = new int[lotCount * days];
     lotOpened = new int[lotCount * days];
     lotEaten = new double[lotCount * days];
-    groupLotEaten = new double[groupCount * lotCount];
+  }
+
+  /** Takes over what another simulation gave on the days before one. */
+  void takeOver(YearBalance of, int before) {
+    for (int g = 0; g < groupCount; g++) {
+      head(of.need, need, g, before, 1);
+      head(of.bare, bare, g, before, 1);
+      head(of.grazedKg, grazedKg, g, before, QualityTable.Values.COUNT);
+      head(of.storedKg, storedKg, g, before, QualityTable.Values.COUNT);
+      head(of.feedWaterL, feedWaterL, g, before, 1);
+      System.arraycopy(of.onField, g * days, onField, g * days, before);
+    }
+    for (int i = 0; i < Shelf.values().length * groupCount; i++) {
+      head(of.eaten, eaten, i, before, 1);
+    }
+    for (int s = 0; s < sowings.length; s++) {
+      head(of.sownCover, sownCover, s, before, 1);
+    }
+    double[][] ofFields = {
+      of.cover,
+      of.green,
+      of.grown,
+      of.fieldEaten,
+      of.fieldStandingEaten,
+      of.trampled,
+      of.weathered,
+      of.cutOff,
+      of.water,
+      of.deadDays,
+      of.ripeness
+    };
+    double[][] fields = {
+      cover,
+      green,
+      grown,
+      fieldEaten,
+      fieldStandingEaten,
+      trampled,
+      weathered,
+      cutOff,
+      water,
+      deadDays,
+      ripeness
+    };
+    for (int i = 0; i < fields.length; i++) {
+      System.arraycopy(ofFields[i], 0, fields[i], 0, before * fieldCount);
+    }
+    for (int f = 0; f < fieldCount; f++) {
+      if (standing[f] != null) {
+        System.arraycopy(of.standing[f], 0, standing[f], 0, before * STANDING);
+      }
+    }
+    System.arraycopy(of.standingKg, 0, standingKg, 0, before);
+    System.arraycopy(of.groupLotDay, 0, groupLotDay, 0, before * groupCount * lotCount);
+    System.arraycopy(of.lotKg, 0, lotKg, 0, before * lotCount);
+    System.arraycopy(of.lotUnits, 0, lotUnits, 0, before * lotCount);
+    System.arraycopy(of.lotOpened, 0, lotOpened, 0, before * lotCount);
+    System.arraycopy(of.lotEaten, 0, lotEaten, 0, before * lotCount);
+    states.putAll(of.states.headMap(before, true));
+  }
+
+  private void head(double[] from, double[] to, int item, int before, int figures) {
+    int at = item * days * figures;
+    System.arraycopy(from, at, to, at, before * figures);
   }
 
   public ResolvedPlan resolved() {
@@ -329,32 +355,32 @@ public final class YearBalance {
 
   /** Crude protein of hay or silage cut in the plan, percent of DM; NaN for any other lot. */
   public double lotProteinPct(int lot) {
-    return lotWorth[lot * QualityTable.Values.COUNT + QualityTable.Values.PROTEIN];
+    return totals.lotWorth[lot * QualityTable.Values.COUNT + QualityTable.Values.PROTEIN];
   }
 
   /** Total digestible nutrients of hay or silage cut in the plan, percent of DM; else NaN. */
   public double lotTdnPct(int lot) {
-    return lotWorth[lot * QualityTable.Values.COUNT + QualityTable.Values.TDN];
+    return totals.lotWorth[lot * QualityTable.Values.COUNT + QualityTable.Values.TDN];
   }
 
   /** Neutral detergent fibre of hay or silage cut in the plan, percent of DM; else NaN. */
   public double lotFibrePct(int lot) {
-    return lotWorth[lot * QualityTable.Values.COUNT + QualityTable.Values.FIBRE];
+    return totals.lotWorth[lot * QualityTable.Values.COUNT + QualityTable.Values.FIBRE];
   }
 
   /** How ripe a lot was when it was cut. */
   public double lotRipeness(int lot) {
-    return lotRipeness[lot];
+    return totals.lotRipeness[lot];
   }
 
   /** How many passes for light the season asked for, by their place in the plan. */
   public int passes(int pass) {
-    return passCount[pass];
+    return totals.passCount[pass];
   }
 
   /** What stock ate on passes for light, kg DM over the plan. */
   public double passEatenKg(int pass) {
-    return passEatenKg[pass];
+    return totals.passEatenKg[pass];
   }
 
   /**
@@ -429,12 +455,12 @@ public final class YearBalance {
 
   /** Lost in store over the plan, kg DM. */
   public double lotLostKg(int lot) {
-    return lotLost[lot];
+    return totals.lotLost[lot];
   }
 
   /** Offered and not eaten over the plan, kg DM. */
   public double lotFedLostKg(int lot) {
-    return lotFedLost[lot];
+    return totals.lotFedLost[lot];
   }
 
   /**
@@ -448,7 +474,10 @@ public final class YearBalance {
     }
     ResolvedPlan.LotPlan l = resolved.lots[lot];
     double stored = Math.pow(l.keptPerDay, 365 / 2.0) * (1 - l.lostAtOpening);
-    double fed = eaten <= 1e-6 ? l.feeding.share() : lotFedLost[lot] / (eaten + lotFedLost[lot]);
+    double fed =
+        eaten <= 1e-6
+            ? l.feeding.share()
+            : totals.lotFedLost[lot] / (eaten + totals.lotFedLost[lot]);
     return stored * (1 - fed);
   }
 
@@ -518,7 +547,7 @@ public final class YearBalance {
 
   /** What a group ate of a lot over the whole plan. */
   public double groupLotEatenKg(int group, int lot) {
-    return groupLotEaten[group * lotCount + lot];
+    return totals.groupLotEaten[group * lotCount + lot];
   }
 
   /** Sum of unmet need over the plan, kg DM. */
@@ -544,18 +573,18 @@ public final class YearBalance {
   /** Where every kilogram came from and went, kg DM over the plan. */
   public MassBalance massBalance() {
     return new MassBalance(
-        openingKg,
-        arrivedKg,
-        grownKg,
-        boughtKg,
-        countedKg,
-        eatenKg,
-        trampledKg,
-        harvestLossKg,
-        feedingLossKg,
-        weatheredKg,
-        storageLossKg,
-        leftBehindKg,
+        totals.openingKg,
+        totals.arrivedKg,
+        totals.grownKg,
+        totals.boughtKg,
+        totals.countedKg,
+        totals.eatenKg,
+        totals.trampledKg,
+        totals.harvestLossKg,
+        totals.feedingLossKg,
+        totals.weatheredKg,
+        totals.storageLossKg,
+        totals.leftBehindKg,
         closingKg);
   }
 

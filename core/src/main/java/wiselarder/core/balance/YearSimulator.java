@@ -1,5 +1,6 @@
 package wiselarder.core.balance;
 
+import java.util.Map;
 import wiselarder.core.balance.FieldState.StandState;
 import wiselarder.core.balance.ResolvedPlan.CropPlan;
 import wiselarder.core.balance.ResolvedPlan.CutPlan;
@@ -22,11 +23,14 @@ public final class YearSimulator {
 
   private final ResolvedPlan plan;
   private final YearBalance out;
+  private final FarmState state;
+  private final Totals totals;
   private final FieldState[] fields;
   private final Growing growing;
   private final Offers offers;
   private final Diets diets;
   private final Stores stores;
+  private final Learning learning;
   private final Worth worth = new Worth();
 
   /** Of the cut being made, by nutrient: kg/ha, then percent of DM. */
@@ -35,46 +39,30 @@ public final class YearSimulator {
   /** Of the group whose day it is, by step: eaten, kg DM. */
   private final double[] stepKg;
 
-  /** Field each group's step stands on, -1 for none; by group, then step. */
-  private final int[][] standingOn;
+  /** Days from one kept state to the next. */
+  private static final int KEPT_EACH_DAYS = 15;
 
-  /** Field it goes to beside that one for the day, where no more of what it learns is allowed. */
-  private final int[][] besideOn;
-
-  /** By group and pass: true while it is being made. */
-  private final boolean[][] passing;
-
-  private final Learning learning;
-
-  private YearSimulator(ResolvedPlan plan, boolean lean) {
+  private YearSimulator(ResolvedPlan plan, YearBalance out, FarmState state) {
     this.plan = plan;
-    this.out = new YearBalance(plan, lean);
-    this.fields = new FieldState[plan.fields.length];
-    this.diets = new Diets(plan, out);
-    this.stores = new Stores(plan, out, diets);
-    this.standingOn = new int[plan.groups.length][];
-    this.besideOn = new int[plan.groups.length][];
-    this.passing = new boolean[plan.groups.length][];
-    for (int f = 0; f < fields.length; f++) {
-      fields[f] = new FieldState(plan.fields[f]);
-    }
+    this.out = out;
+    this.state = state;
+    this.totals = state.totals;
+    this.fields = state.fields;
+    this.diets = new Diets(plan, out, state);
+    this.stores = new Stores(plan, out, state, diets);
     this.offers = new Offers(plan);
-    this.growing = new Growing(plan, out, fields, offers);
+    this.growing = new Growing(plan, out, state, offers);
+    this.learning = new Learning(plan, state);
     int steps = 0;
-    for (int g = 0; g < standingOn.length; g++) {
-      steps = Math.max(steps, plan.groups[g].steps.length);
-      standingOn[g] = new int[plan.groups[g].steps.length];
-      java.util.Arrays.fill(standingOn[g], -1);
-      besideOn[g] = standingOn[g].clone();
-      passing[g] = new boolean[plan.groups[g].passes.length];
+    for (GroupPlan g : plan.groups) {
+      steps = Math.max(steps, g.steps.length);
     }
     this.stepKg = new double[steps];
-    this.learning = new Learning(plan, fields);
   }
 
   /** Simulates the whole plan. */
   public static YearBalance simulate(ResolvedPlan plan) {
-    return new YearSimulator(plan, false).run();
+    return new YearSimulator(plan, new YearBalance(plan, false), new FarmState(plan)).run(0);
   }
 
   /**
@@ -82,11 +70,33 @@ public final class YearSimulator {
    * days to the last kilogram, but what single fields did and what feed was worth is not kept.
    */
   public static YearBalance farmOnly(ResolvedPlan plan) {
-    return new YearSimulator(plan, true).run();
+    return new YearSimulator(plan, new YearBalance(plan, true), new FarmState(plan)).run(0);
   }
 
-  private YearBalance run() {
-    for (int day = 0; day < plan.days; day++) {
+  /**
+   * Simulates a plan that goes as another one did until a day: what that one gave before is taken
+   * over, and the days since are run from the last state that was kept of it.
+   *
+   * @param like a whole simulation of the other plan
+   * @param sameUntil first day on which the two plans may differ; see {@link
+   *     ResolvedPlan#sameUntil}
+   */
+  public static YearBalance from(ResolvedPlan plan, YearBalance like, int sameUntil) {
+    Map.Entry<Integer, FarmState> kept = like.states.floorEntry(sameUntil);
+    if (kept == null) {
+      return simulate(plan);
+    }
+    YearBalance out = new YearBalance(plan, false);
+    out.takeOver(like, kept.getKey());
+    return new YearSimulator(plan, out, kept.getValue().copy()).run(kept.getKey());
+  }
+
+  private YearBalance run(int from) {
+    out.totals = totals;
+    for (int day = from; day < plan.days; day++) {
+      if (!out.lean && day > from && day % KEPT_EACH_DAYS == 0) {
+        out.states.put(day, state.copy());
+      }
       stores.morning(day);
       growing.morning(day);
       cut(day);
@@ -129,8 +139,8 @@ public final class YearSimulator {
     double offKg = off * p.areaHa;
     double madeKg = offKg * (1 - c.harvestLoss);
     out.cutOff[out.row(day) + c.field] += offKg;
-    out.harvestLossKg += offKg - madeKg;
-    out.lotRipeness[c.lot] = ripe / off;
+    totals.harvestLossKg += offKg - madeKg;
+    totals.lotRipeness[c.lot] = ripe / off;
     int at = c.lot * QualityTable.Values.COUNT;
     for (int n = 0; n < QualityTable.Values.COUNT; n++) {
       cutWorth[n] = 100 * cutWorth[n] / off;
@@ -139,7 +149,7 @@ public final class YearSimulator {
     cutWorth[QualityTable.Values.PROTEIN] -= c.tdnLossPoints / 2;
     cutWorth[QualityTable.Values.TDN] -= c.tdnLossPoints;
     cutWorth[QualityTable.Values.FIBRE] += c.tdnLossPoints;
-    System.arraycopy(cutWorth, 0, out.lotWorth, at, QualityTable.Values.COUNT);
+    System.arraycopy(cutWorth, 0, totals.lotWorth, at, QualityTable.Values.COUNT);
     stores.cut(c.lot, madeKg, c.unitKg, cutWorth, day);
   }
 
@@ -219,17 +229,17 @@ public final class YearSimulator {
               && Offers.safe(plan.fields[pass.field], s)
               && !plan.groups[g].barred[pass.field];
       double over = may ? mass(s) - pass.leave : 0;
-      if (!passing[g][n] && may && mass(s) >= pass.when) {
-        passing[g][n] = true;
-        out.passCount[pass.number]++;
+      if (!state.passing[g][n] && may && mass(s) >= pass.when) {
+        state.passing[g][n] = true;
+        totals.passCount[pass.number]++;
       }
-      if (passing[g][n]
+      if (state.passing[g][n]
           && Math.min(over, offers.aboveKgPerHa[pass.field]) > Offers.LEAVE_AT_KG_PER_HA) {
         double eaten = bite(g, pass.field, day, left, over);
-        out.passEatenKg[pass.number] += eaten;
+        totals.passEatenKg[pass.number] += eaten;
         left -= eaten;
       }
-      passing[g][n] &= may && mass(s) - pass.leave > Offers.LEAVE_AT_KG_PER_HA;
+      state.passing[g][n] &= may && mass(s) - pass.leave > Offers.LEAVE_AT_KG_PER_HA;
     }
     return left;
   }
@@ -250,10 +260,10 @@ public final class YearSimulator {
   private double graze(int g, int step, int day, double need, boolean ready) {
     double left = need;
     while (left > EPSILON_KG) {
-      int[] on = standingOn[g];
+      int[] on = state.standingOn[g];
       int f = on[step];
       if (f >= 0 && stands(g, f) && learning.full(g, f, day)) {
-        on = besideOn[g];
+        on = state.besideOn[g];
         f = on[step];
       }
       if (f < 0 || !offers(g, f, day)) {
@@ -335,7 +345,7 @@ public final class YearSimulator {
     int at = out.row(day) + f;
     out.fieldEaten[at] += eaten;
     out.trampled[at] += down - eaten;
-    out.trampledKg += down - eaten;
+    totals.trampledKg += down - eaten;
     if (fromStock || p.base().residue) {
       out.fieldStandingEaten[at] += eaten;
       eat(Shelf.STANDING, g, day, eaten);
@@ -347,7 +357,7 @@ public final class YearSimulator {
 
   private void eat(Shelf shelf, int g, int day, double kg) {
     out.eaten[(shelf.ordinal() * plan.groups.length + g) * plan.days + day] += kg;
-    out.eatenKg += kg;
+    totals.eatenKg += kg;
   }
 
   private void closeAccounts() {

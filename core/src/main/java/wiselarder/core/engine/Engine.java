@@ -17,6 +17,10 @@ import wiselarder.core.weather.WeatherYear;
 /**
  * From a stated plan to its year in one call: resolve, simulate, find the gaps. It knows the
  * product's tables, what was written down of the farm, and the season that is looked at.
+ *
+ * <p>The years asked for last are kept. A year that is tried out shares with the year it is tried
+ * on what both resolve to, and is run from the first day on which they differ; {@link #slow}
+ * reckons every one from nothing and comes to the same, to the last bit.
  */
 public final class Engine {
   private final Catalogue catalogue;
@@ -24,26 +28,36 @@ public final class Engine {
   private final Season season;
   private final FarmRecords records;
 
-  private Engine(Catalogue catalogue, Cautions cautions, Season season, FarmRecords records) {
+  /** Null where nothing is kept. */
+  private final Years years;
+
+  private Engine(
+      Catalogue catalogue, Cautions cautions, Season season, FarmRecords records, Years years) {
     this.catalogue = catalogue;
     this.cautions = cautions;
     this.season = season;
     this.records = records;
+    this.years = years;
   }
 
   /** An engine that simulates in the normal year and knows of no records. */
   public Engine(Catalogue catalogue, Cautions cautions) {
-    this(catalogue, cautions, Season.NORMAL, FarmRecords.NONE);
+    this(catalogue, cautions, Season.NORMAL, FarmRecords.NONE, new Years());
   }
 
   /** The same engine, simulating in another season. */
   public Engine in(Season other) {
-    return new Engine(catalogue, cautions, other, records);
+    return new Engine(catalogue, cautions, other, records, years);
   }
 
   /** The same engine on a farm of which this was written down. */
   public Engine knowing(FarmRecords written) {
-    return new Engine(catalogue, cautions, season, written);
+    return new Engine(catalogue, cautions, season, written, years);
+  }
+
+  /** The same engine, reckoning every year from nothing: it proves the other one. */
+  public Engine slow() {
+    return new Engine(catalogue, cautions, season, records, null);
   }
 
   public Season season() {
@@ -63,8 +77,14 @@ public final class Engine {
     return catalogue;
   }
 
+  /** Resolves a plan in the normal year; refuses what the tables do not know. */
   public ResolvedPlan resolve(FarmPlan stated) {
-    return ResolvedPlan.of(stated, records, catalogue, cautions.of(stated, records, catalogue));
+    return resolve(stated, null);
+  }
+
+  private ResolvedPlan resolve(FarmPlan stated, ResolvedPlan like) {
+    return ResolvedPlan.like(
+        like, stated, records, catalogue, cautions.of(stated, records, catalogue));
   }
 
   /** Simulates a stated plan in given weather over its days. */
@@ -72,16 +92,73 @@ public final class Engine {
     return YearSimulator.simulate(resolve(stated).in(weather));
   }
 
-  /** Simulates a stated plan in this engine's season. */
+  /** The year of a stated plan in this engine's season. Not to be changed by readers. */
   public YearBalance simulate(FarmPlan stated) {
-    return season.equals(Season.NORMAL)
-        ? YearSimulator.simulate(resolve(stated))
-        : simulate(stated, season.weather(stated, catalogue, records.weather()));
+    return year(stated).balance();
   }
 
-  /** Applies the edits in order and simulates the outcome; nothing is kept. */
+  /** Applies the edits in order and gives the year of the outcome; the plan stays as it is. */
   public YearBalance tryOut(FarmPlan stated, List<PlanEdit> edits) {
-    return simulate(PlanEdit.all(stated, edits));
+    FarmPlan changed = PlanEdit.all(stated, edits);
+    if (years == null) {
+      return simulate(changed);
+    }
+    Years.Kept like = year(stated);
+    Years.Key key = key(changed);
+    Years.Kept there = years.get(key);
+    Years.Kept made = there != null ? there : tried(changed, like);
+    years.tried(key, made);
+    return made.balance();
+  }
+
+  private Years.Key key(FarmPlan stated) {
+    return new Years.Key(stated, records, season);
+  }
+
+  /** The year of a plan, kept or made from nothing. */
+  private Years.Kept year(FarmPlan stated) {
+    Years.Kept there = years == null ? null : years.get(key(stated));
+    if (there == null) {
+      ResolvedPlan normal = resolve(stated);
+      ResolvedPlan inSeason = inSeason(normal, null);
+      there = new Years.Kept(normal, inSeason, YearSimulator.simulate(inSeason));
+    }
+    if (years != null) {
+      years.keep(key(stated), there);
+    }
+    return there;
+  }
+
+  /** A year made from what it has in common with the plan's own, or with the last one tried. */
+  private Years.Kept tried(FarmPlan changed, Years.Kept like) {
+    ResolvedPlan normal = resolve(changed, like.normal());
+    ResolvedPlan inSeason = inSeason(normal, like);
+    YearBalance nearest = like.balance();
+    int same = inSeason.sameUntil(nearest.resolved());
+    Years.Kept last = years.triedLast(records, season);
+    if (last != null && inSeason.sameUntil(last.balance().resolved()) > same) {
+      nearest = last.balance();
+      same = inSeason.sameUntil(nearest.resolved());
+    }
+    return new Years.Kept(normal, inSeason, YearSimulator.from(inSeason, nearest, same));
+  }
+
+  private ResolvedPlan inSeason(ResolvedPlan normal, Years.Kept like) {
+    if (season.equals(Season.NORMAL)) {
+      return normal;
+    }
+    FarmPlan stated = normal.stated();
+    boolean same = like != null && sameWeather(stated, like.normal().stated());
+    WeatherYear weather =
+        same ? like.inSeason().weather() : season.weather(stated, catalogue, records.weather());
+    return normal.in(weather, same ? like.inSeason() : null);
+  }
+
+  /** True where a season is the same weather for two plans. */
+  private static boolean sameWeather(FarmPlan one, FarmPlan other) {
+    return one.farm().climateId().equals(other.farm().climateId())
+        && one.plan().year().equals(other.plan().year())
+        && one.plan().scenarios().equals(other.plan().scenarios());
   }
 
   public List<Gap> gaps(YearBalance balance) {

@@ -1,5 +1,6 @@
 package wiselarder.core.herd;
 
+import java.util.Arrays;
 import wiselarder.core.weather.WeatherYear;
 
 /**
@@ -46,6 +47,19 @@ public final class GroupDemand {
   private static double raised(GroupYear year, int day, double rise) {
     double own = year.ownKg()[day];
     return rise <= 0 ? own : Math.min(own * (1 + rise), Math.max(own, year.mostKg(day)));
+  }
+
+  /** The first day on which another demand is not the same, -1 where there is none. */
+  public int mismatch(GroupDemand other) {
+    int first = Arrays.mismatch(needKg, other.needKg);
+    first = earlier(first, Arrays.mismatch(energyMj, other.energyMj));
+    first = earlier(first, Arrays.mismatch(coldShare, other.coldShare));
+    return earlier(first, Arrays.mismatch(appetite, other.appetite));
+  }
+
+  /** The earlier of two days, of which -1 is none. */
+  static int earlier(int one, int other) {
+    return one < 0 || other < 0 ? Math.max(one, other) : Math.min(one, other);
   }
 
   /** What the group eats if it is there: by stage, or the flat figure. */

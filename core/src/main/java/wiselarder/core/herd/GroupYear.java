@@ -1,6 +1,7 @@
 package wiselarder.core.herd;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -81,6 +82,36 @@ public final class GroupYear {
       }
     }
     return result;
+  }
+
+  /** The first day on which another year is not the same, -1 where there is none. */
+  public int mismatch(GroupYear other) {
+    int first = -1;
+    double[][] mine = days();
+    double[][] theirs = other.days();
+    for (int i = 0; i < mine.length; i++) {
+      first = GroupDemand.earlier(first, Arrays.mismatch(mine[i], theirs[i]));
+    }
+    for (int d = 0; d < days && (first < 0 || d < first); d++) {
+      if (!Arrays.equals(figures[d], other.figures[d])) {
+        first = d;
+      }
+    }
+    return first;
+  }
+
+  private double[][] days() {
+    return new double[][] {
+      head,
+      youngHead,
+      weightKg,
+      ownKg,
+      youngKg,
+      youngEnergyMj,
+      youngProteinKg,
+      youngCalciumKg,
+      youngPhosphorusKg
+    };
   }
 
   public AnimalGroup group() {

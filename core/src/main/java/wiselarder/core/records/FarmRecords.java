@@ -67,6 +67,16 @@ public final class FarmRecords {
     return written;
   }
 
+  @Override
+  public boolean equals(Object other) {
+    return other == this || (other instanceof FarmRecords o && written.equals(o.written));
+  }
+
+  @Override
+  public int hashCode() {
+    return written.hashCode();
+  }
+
   /** Every record that counts. */
   public List<FarmRecord> standing() {
     return standing;

@@ -149,7 +149,7 @@ class YearPropertiesTest {
   }
 
   /** A drawn farm with crops sown, nitrogen and water put on, and a season drawn for it. */
-  private static YearBalance inDrawnWeather(long seed, LocalDate start) {
+  static YearBalance inDrawnWeather(long seed, LocalDate start) {
     java.util.Random chance = new java.util.Random(seed);
     Farms farm = new Drawn(chance, start).farm(0);
     List<String> crops = List.of("cereal_rye", "pearl_millet", "forage_rape", "annual_ryegrass");

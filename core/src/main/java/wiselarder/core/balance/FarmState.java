@@ -1,0 +1,93 @@
+package wiselarder.core.balance;
+
+import java.util.Arrays;
+import wiselarder.core.balance.ResolvedPlan.FieldPlan;
+import wiselarder.core.balance.ResolvedPlan.StandPlan;
+
+/**
+ * All that a day leaves behind for the next: fields and lots as they are, what each group has
+ * learned, eaten of late and stands on, and the sums so far. A run of the days from here on needs
+ * nothing else but the plan; what lies outside of it is scratch of a day.
+ */
+final class FarmState {
+  /** A day so long ago that whatever happened on it counts as always. */
+  static final int LONG_AGO = -10_000;
+
+  final FieldState[] fields;
+  final LotState[] lots;
+
+  /** By group: running means of TDN and fibre of its feed, percent of DM; 0 before the first. */
+  final double[] meanTdn;
+
+  final double[] meanFibre;
+
+  /** By group and feed that must be learned: first day of this spell, and the last one eaten. */
+  final int[] learnedFirst;
+
+  final int[] learnedLast;
+
+  /** Field each group's step stands on, -1 for none; by group, then step. */
+  final int[][] standingOn;
+
+  /** Field it goes to beside that one, where no more of what it learns is allowed. */
+  final int[][] besideOn;
+
+  /** By group and pass: true while it is being made. */
+  final boolean[][] passing;
+
+  final Totals totals;
+
+  /** The state in the morning of the plan's first day, before anything has come in. */
+  FarmState(ResolvedPlan plan) {
+    int groups = plan.groups.length;
+    fields = Arrays.stream(plan.fields).map(FieldState::new).toArray(FieldState[]::new);
+    lots = Arrays.stream(plan.lots).map(l -> new LotState()).toArray(LotState[]::new);
+    meanTdn = new double[groups];
+    meanFibre = new double[groups];
+    learnedFirst = new int[groups * plan.feeds.size()];
+    learnedLast = new int[learnedFirst.length];
+    standingOn = new int[groups][];
+    besideOn = new int[groups][];
+    passing = new boolean[groups][];
+    for (int g = 0; g < groups; g++) {
+      standingOn[g] = new int[plan.groups[g].steps.length];
+      Arrays.fill(standingOn[g], -1);
+      besideOn[g] = standingOn[g].clone();
+      passing[g] = new boolean[plan.groups[g].passes.length];
+    }
+    totals = new Totals(plan);
+    used(plan);
+  }
+
+  /** Stock count as used to what stands ready on the plan's first day. */
+  private void used(ResolvedPlan plan) {
+    Arrays.fill(learnedLast, LONG_AGO);
+    int feeds = plan.feeds.size();
+    for (FieldPlan p : plan.fields) {
+      StandPlan base = p.base();
+      boolean ready = base.arrives <= 0 && p.openingGreen + p.openingDead >= base.turnIn;
+      for (int g = 0; base.feed >= 0 && ready && g < plan.groups.length; g++) {
+        learnedFirst[g * feeds + base.feed] = LONG_AGO;
+        learnedLast[g * feeds + base.feed] = -1;
+      }
+    }
+  }
+
+  private FarmState(FarmState of) {
+    fields = Arrays.stream(of.fields).map(FieldState::copy).toArray(FieldState[]::new);
+    lots = Arrays.stream(of.lots).map(LotState::copy).toArray(LotState[]::new);
+    meanTdn = of.meanTdn.clone();
+    meanFibre = of.meanFibre.clone();
+    learnedFirst = of.learnedFirst.clone();
+    learnedLast = of.learnedLast.clone();
+    standingOn = Arrays.stream(of.standingOn).map(int[]::clone).toArray(int[][]::new);
+    besideOn = Arrays.stream(of.besideOn).map(int[]::clone).toArray(int[][]::new);
+    passing = Arrays.stream(of.passing).map(boolean[]::clone).toArray(boolean[][]::new);
+    totals = of.totals.copy();
+  }
+
+  /** The same state, to go on from without touching this one. */
+  FarmState copy() {
+    return new FarmState(this);
+  }
+}

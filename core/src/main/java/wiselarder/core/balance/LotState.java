@@ -1,0 +1,35 @@
+package wiselarder.core.balance;
+
+import wiselarder.core.forage.QualityTable.Values;
+
+/** One lot as it is on a day; kg DM. */
+final class LotState {
+  /** Whole units, and what is left of the opened ones. */
+  int closed;
+
+  double kgPerUnit;
+  double openKg;
+  boolean there;
+
+  /** Percent of DM when it came in, and the day of that. */
+  final double[] worth;
+
+  int worthDay;
+
+  LotState() {
+    worth = new double[Values.COUNT];
+  }
+
+  private LotState(LotState of) {
+    closed = of.closed;
+    kgPerUnit = of.kgPerUnit;
+    openKg = of.openKg;
+    there = of.there;
+    worth = of.worth.clone();
+    worthDay = of.worthDay;
+  }
+
+  LotState copy() {
+    return new LotState(this);
+  }
+}

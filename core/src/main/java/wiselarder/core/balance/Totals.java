@@ -1,0 +1,84 @@
+package wiselarder.core.balance;
+
+import java.util.Arrays;
+import wiselarder.core.forage.QualityTable;
+
+/** Sums since the plan's first day, kg DM; what a later day adds to. */
+final class Totals {
+  double openingKg;
+  double arrivedKg;
+  double grownKg;
+  double boughtKg;
+
+  /** What counting found more than the plan supposed; below zero less. */
+  double countedKg;
+
+  double eatenKg;
+  double trampledKg;
+  double harvestLossKg;
+  double feedingLossKg;
+  double weatheredKg;
+  double storageLossKg;
+  double leftBehindKg;
+
+  /** By lot: lost in store and at feeding. */
+  final double[] lotLost;
+
+  final double[] lotFedLost;
+
+  /** By lot that is cut in the plan and nutrient, percent of DM; and how ripe it was. */
+  final double[] lotWorth;
+
+  final double[] lotRipeness;
+
+  /** Eaten, by group and lot. */
+  final double[] groupLotEaten;
+
+  /** By planned pass for light: how many were made, and what was eaten. */
+  final int[] passCount;
+
+  final double[] passEatenKg;
+
+  /** By sowing: grown in all, kg DM/ha. */
+  final double[] sownGrown;
+
+  Totals(ResolvedPlan plan) {
+    int lots = plan.lots.length;
+    lotLost = new double[lots];
+    lotFedLost = new double[lots];
+    lotWorth = new double[lots * QualityTable.Values.COUNT];
+    Arrays.fill(lotWorth, Double.NaN);
+    lotRipeness = new double[lots];
+    groupLotEaten = new double[plan.groups.length * lots];
+    passCount = new int[plan.stated.plan().passes().size()];
+    passEatenKg = new double[passCount.length];
+    sownGrown = new double[plan.stated.plan().sowings().size()];
+  }
+
+  private Totals(Totals of) {
+    openingKg = of.openingKg;
+    arrivedKg = of.arrivedKg;
+    grownKg = of.grownKg;
+    boughtKg = of.boughtKg;
+    countedKg = of.countedKg;
+    eatenKg = of.eatenKg;
+    trampledKg = of.trampledKg;
+    harvestLossKg = of.harvestLossKg;
+    feedingLossKg = of.feedingLossKg;
+    weatheredKg = of.weatheredKg;
+    storageLossKg = of.storageLossKg;
+    leftBehindKg = of.leftBehindKg;
+    lotLost = of.lotLost.clone();
+    lotFedLost = of.lotFedLost.clone();
+    lotWorth = of.lotWorth.clone();
+    lotRipeness = of.lotRipeness.clone();
+    groupLotEaten = of.groupLotEaten.clone();
+    passCount = of.passCount.clone();
+    passEatenKg = of.passEatenKg.clone();
+    sownGrown = of.sownGrown.clone();
+  }
+
+  Totals copy() {
+    return new Totals(this);
+  }
+}

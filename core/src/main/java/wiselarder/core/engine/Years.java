@@ -1,0 +1,67 @@
+package wiselarder.core.engine;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import wiselarder.core.balance.ResolvedPlan;
+import wiselarder.core.balance.YearBalance;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.Season;
+import wiselarder.core.records.FarmRecords;
+
+/** The years that were asked for last, by all that they follow from. */
+final class Years {
+  /** A year of sixty fields takes some 4 MB with its states. */
+  private static final int MOST_KEPT = 16;
+
+  /** Of years that were only tried out the last one is kept: it is what is saved next. */
+  private static final int MOST_TRIED = 1;
+
+  /** What a year follows from; every part is a value. */
+  record Key(FarmPlan stated, FarmRecords records, Season season) {}
+
+  /**
+   * A year with what it was made of.
+   *
+   * @param normal the plan resolved in the normal year
+   * @param inSeason the same in its season
+   */
+  record Kept(ResolvedPlan normal, ResolvedPlan inSeason, YearBalance balance) {}
+
+  private final Map<Key, Kept> kept = most(MOST_KEPT);
+  private final Map<Key, Kept> tried = most(MOST_TRIED);
+
+  private static Map<Key, Kept> most(int count) {
+    return new LinkedHashMap<>(count * 2, 0.75f, true) {
+      private static final long serialVersionUID = 1L;
+
+      @Override
+      protected boolean removeEldestEntry(Map.Entry<Key, Kept> eldest) {
+        return size() > count;
+      }
+    };
+  }
+
+  /** The year of a key, or null. */
+  synchronized Kept get(Key key) {
+    Kept there = kept.get(key);
+    return there != null ? there : tried.get(key);
+  }
+
+  synchronized void keep(Key key, Kept year) {
+    kept.put(key, year);
+  }
+
+  synchronized void tried(Key key, Kept year) {
+    tried.put(key, year);
+  }
+
+  /** The year that was tried out last on a farm and in a season, or null. */
+  synchronized Kept triedLast(FarmRecords records, Season season) {
+    for (Map.Entry<Key, Kept> e : tried.entrySet()) {
+      if (e.getKey().records().equals(records) && e.getKey().season().equals(season)) {
+        return e.getValue();
+      }
+    }
+    return null;
+  }
+}

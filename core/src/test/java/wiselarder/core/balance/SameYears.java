@@ -1,0 +1,36 @@
+package wiselarder.core.balance;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.lang.reflect.Field;
+import java.lang.reflect.Modifier;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Set;
+
+/** Holds two simulations against each other: every figure of every day, down to the last bit. */
+public final class SameYears {
+  private static final Set<String> ASIDE = Set.of("resolved", "states", "totals");
+
+  private SameYears() {}
+
+  public static void check(YearBalance one, YearBalance other) throws IllegalAccessException {
+    List<String> differ = new ArrayList<>();
+    differing(one, other, differ);
+    differing(one.totals, other.totals, differ);
+    assertThat(differ).as("figures that differ").isEmpty();
+  }
+
+  private static void differing(Object one, Object other, List<String> differ)
+      throws IllegalAccessException {
+    for (Field f : one.getClass().getDeclaredFields()) {
+      if (!Modifier.isStatic(f.getModifiers()) && !ASIDE.contains(f.getName())) {
+        f.setAccessible(true);
+        if (!Arrays.deepEquals(new Object[] {f.get(one)}, new Object[] {f.get(other)})) {
+          differ.add(f.getName());
+        }
+      }
+    }
+  }
+}
