@@ -8,7 +8,7 @@ free_port() { node -e 'const s=require("net").createServer();s.listen(0,"127.0.0
 root="$(mktemp -d /var/tmp/wise-larder-commands.XXXXXX)"; chmod 755 "$root"
 export LARDER_STATE="$root/state" LARDER_HOME="$root/home"
 LARDER_PORT="$(free_port)"; LARDER_PG_PORT="$(free_port)"; export LARDER_PORT LARDER_PG_PORT
-trap './larder stop >/dev/null 2>&1; [ -z "${busy:-}" ] || kill $busy 2>/dev/null; rm -rf "$root"' EXIT
+trap './larder stop >/dev/null 2>&1; [ ! -d "${plain:-/none}" ] || as_user ./larder stop >/dev/null 2>&1; [ -z "${busy:-}" ] || kill $busy 2>/dev/null; rm -rf "$root"' EXIT
 url="http://127.0.0.1:$LARDER_PORT"
 passed=0
 ok() { passed=$((passed + 1)); echo "commands: ok, $1"; }
@@ -76,4 +76,21 @@ refuses 'of a newer version\|nothing was changed\|no file' restore --yes "$root/
 echo 14 >"$LARDER_HOME/pg/data/PG_VERSION" && ./larder stop >/dev/null 2>&1 || true
 refuses 'is of PostgreSQL 14' up; ok "a database of an older PostgreSQL is said"
 LARDER_STATE=/proc/nothing refuses 'no right to write' up; ok "missing rights are said"
+
+# As an ordinary user, with the PATH that Debian gives one: no /usr/sbin on it.
+plain="$root/plain"; mkdir "$plain"
+as_user() { # as_user COMMAND...
+  local as=()
+  if [ "$(id -u)" = 0 ]; then chown nobody "$plain"; as=(/usr/sbin/runuser -u nobody --); fi
+  "${as[@]}" env -i HOME="$plain" PATH=/usr/local/bin:/usr/bin:/bin:/usr/local/games:/usr/games \
+    LARDER_STATE="$plain/state" LARDER_HOME="$plain/home" LARDER_PORT="$LARDER_PORT" LARDER_PG_PORT="$LARDER_PG_PORT" "$@"
+}
+if as_user test -r "$PWD/larder"; then
+  as_user ./larder up >"$root/said" 2>&1 </dev/null || fail "larder up as an ordinary user"
+  grep -q 'serving on' "$root/said" || fail "an ordinary user is served"
+  as_user ./larder stop >"$root/said" 2>&1 </dev/null || fail "larder stop as an ordinary user"
+  ok "an ordinary user with Debian's usual PATH is served"
+else
+  echo "commands: not tried as an ordinary user, who may not read $PWD"
+fi
 echo "commands: $passed passed"

@@ -1,5 +1,7 @@
 package wiselarder.server.plan;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.OffsetDateTime;
@@ -72,8 +74,7 @@ public class PlanRepository {
 
   private static final String SELECT =
       """
-      select p.id, p.slug, p.farm_id, f.slug as farm, f.is_demo, m.role, p.revision, p.content,
-             p.content_version
+      select p.id, p.slug, p.farm_id, f.slug as farm, f.is_demo, m.role, p.revision
       from plan p
       join farm f on f.id = p.farm_id
       join farm_member m on m.farm_id = f.id and m.person_id = :person
@@ -84,7 +85,7 @@ public class PlanRepository {
     return jdbc.sql(SELECT)
         .param("slug", slug)
         .param("person", personId)
-        .query(PlanRepository::stored)
+        .query(this::stored)
         .optional();
   }
 
@@ -93,7 +94,7 @@ public class PlanRepository {
     return jdbc.sql(SELECT + " for update of p")
         .param("slug", slug)
         .param("person", personId)
-        .query(PlanRepository::stored)
+        .query(this::stored)
         .optional();
   }
 
@@ -187,8 +188,23 @@ public class PlanRepository {
         .list();
   }
 
+  /** A revision of a plan, which never changes. */
+  private record At(long planId, int revision) {}
+
+  /** Contents that were read last: plans are looked at far more often than they are changed. */
+  private final Cache<At, FarmPlan> contents = Caffeine.newBuilder().maximumSize(64).build();
+
+  private FarmPlan content(At at) {
+    return contents.get(at, a -> readContent(a.planId, a.revision).orElseThrow());
+  }
+
   /** The plan as it stood at a revision. */
   Optional<FarmPlan> contentAt(long planId, int revision) {
+    FarmPlan known = contents.getIfPresent(new At(planId, revision));
+    return known != null ? Optional.of(known) : readContent(planId, revision);
+  }
+
+  private Optional<FarmPlan> readContent(long planId, int revision) {
     return jdbc.sql(
             """
             select content, content_version from plan_revision
@@ -285,7 +301,7 @@ public class PlanRepository {
         rs.getObject("made_at", OffsetDateTime.class));
   }
 
-  private static StoredPlan stored(ResultSet rs, int row) throws SQLException {
+  private StoredPlan stored(ResultSet rs, int row) throws SQLException {
     return new StoredPlan(
         rs.getLong("id"),
         rs.getString("slug"),
@@ -294,7 +310,7 @@ public class PlanRepository {
         rs.getBoolean("is_demo"),
         Role.valueOf(rs.getString("role")),
         rs.getInt("revision"),
-        content(rs));
+        content(new At(rs.getLong("id"), rs.getInt("revision"))));
   }
 
   private static FarmPlan content(ResultSet rs) throws SQLException {

@@ -1,5 +1,7 @@
 package wiselarder.server.records;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.LocalDate;
@@ -11,6 +13,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import wiselarder.core.records.Fact;
 import wiselarder.core.records.FarmRecord;
+import wiselarder.core.records.FarmRecords;
 import wiselarder.core.records.WeatherMeasured;
 import wiselarder.server.json.Facts;
 import wiselarder.server.json.Json;
@@ -33,8 +36,28 @@ public class RecordRepository {
       where farm_id = :farm
       """;
 
+  /** A farm with the number of the newest record that is committed, and how many there are. */
+  private record Upto(long farmId, long newest, long count) {}
+
+  /** What was read last; what is only ever added to is the same while its newest is. */
+  private final Cache<Upto, FarmRecords> read = Caffeine.newBuilder().maximumSize(64).build();
+
+  /** What a farm knows but measured weather, which is large. */
+  FarmRecords known(long farmId) {
+    Upto now =
+        jdbc.sql(
+                """
+                select coalesce(max(number), 0) as newest, count(*) as count
+                from farm_record where farm_id = :farm
+                """)
+            .param("farm", farmId)
+            .query((rs, n) -> new Upto(farmId, rs.getLong("newest"), rs.getLong("count")))
+            .single();
+    return read.get(now, u -> FarmRecords.of(ofFarm(farmId)));
+  }
+
   /** Every record of a farm but measured weather, which is large, in the order of writing. */
-  public List<FarmRecord> ofFarm(long farmId) {
+  List<FarmRecord> ofFarm(long farmId) {
     return jdbc.sql(SELECT + " and kind <> :weather order by number")
         .param("farm", farmId)
         .param("weather", WEATHER)

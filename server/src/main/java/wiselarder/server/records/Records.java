@@ -64,7 +64,7 @@ public class Records {
   /** What a farm knows, but for measured weather. */
   @Transactional(readOnly = true)
   public FarmRecords of(long farmId) {
-    return FarmRecords.of(repository.ofFarm(farmId));
+    return repository.known(farmId);
   }
 
   /** All that a farm knows. */
