@@ -39,6 +39,7 @@ class OpenPlan {
   private trying = false;
   private next: Edit[] | null = null;
   private settle: ((taken: boolean) => void) | null = null;
+  private queue: Promise<boolean> = Promise.resolve(true);
 
   /** The year to draw: the one tried out while there is one. */
   get year(): YearView {
@@ -97,6 +98,8 @@ class OpenPlan {
   }
 
   close() {
+    this.settled(false);
+    this.queue = Promise.resolve(true);
     this.dropTrial();
     this.view = null;
     this.records = [];
@@ -145,9 +148,17 @@ class OpenPlan {
 
   /**
    * Stores edits as one revision. True when they were taken, perhaps on top of somebody else's.
-   * What was typed on an older revision says so, else it would quietly bring back what an undo took.
+   * Edits of one person are sent one after the other, each on what the one before it left, so that
+   * nobody conflicts with themselves. What was typed on an older revision says so, else it would
+   * quietly bring back what an undo took.
    */
-  async edit(edits: Edit[], revision = this.view!.revision): Promise<boolean> {
+  edit(edits: Edit[], revision?: number): Promise<boolean> {
+    const sent = this.queue.then(() => this.send(edits, revision ?? this.view!.revision));
+    this.queue = sent.catch(() => false);
+    return sent;
+  }
+
+  private async send(edits: Edit[], revision: number): Promise<boolean> {
     const { id } = this.view!;
     try {
       this.show(await api.edit(id, revision, null, edits));

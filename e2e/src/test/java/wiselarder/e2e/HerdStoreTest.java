@@ -202,13 +202,17 @@ class HerdStoreTest {
     page.mouse().move(box.x + box.width / 2 + 125, box.y + box.height / 2, STEPS);
     page.mouse().up();
     assertThat(mark).hasAttribute("aria-valuetext", Pattern.compile("Apr"));
-    assertThat(page.getByTestId("effect")).containsText("Bare days");
+    // six weeks later there is less to feed at the end of winter
+    assertThat(page.getByTestId("effect"))
+        .containsText(Pattern.compile("bare 40.3 tons now, 3\\d\\.\\d tons with this"));
     Hand.MOUSE.button(page, "Discard");
     assertThat(mark).hasAttribute("aria-valuetext", "1 Mar");
+    java.util.Set<String> shown = new java.util.HashSet<>();
     for (String measure : new String[] {"animal unit days", "energy", "dry matter"}) {
       Hand.MOUSE.button(page, measure);
-      assertThat(page.getByTestId("demand")).isVisible();
+      shown.add(page.getByTestId("demand").textContent());
     }
+    org.assertj.core.api.Assertions.assertThat(shown).as("each by its own scale").hasSize(3);
   }
 
   private static final com.microsoft.playwright.Mouse.MoveOptions STEPS =

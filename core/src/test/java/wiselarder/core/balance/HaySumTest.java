@@ -13,9 +13,8 @@ class HaySumTest {
 
   @Test
   void balesAreNeedOverUsableMatterRoundedUp() {
-    // 10 head x 10 kg for 100 days; a bale gives 360 x 0.85 = 306 kg, a little less each day
-    // stored:
-    // sum over t of 100 / (306 s^t) = 100/306 x (s^-100 - 1) / (s^-1 - 1) = 32.9..
+    // 10 head x 10 kg; a bale gives 360 x 0.85 = 306 kg, a little less each day stored:
+    // sum over t of 100 / (306 s^t) = 100/306 x (s^-n - 1) / (s^-1 - 1)
     YearBalance b =
         ENGINE.simulate(
             new Farms()
@@ -28,6 +27,12 @@ class HaySumTest {
     assertThat(sum.exactUnits()).isCloseTo(all365, within(1e-6));
     assertThat(sum.units()).isEqualTo((int) Math.ceil(all365));
     assertThat(sum.bareKg()).isCloseTo(36500, within(1e-6));
+    double all100 = 100 / 306.0 * (Math.pow(KEPT, -100) - 1) / (1 / KEPT - 1);
+    assertThat(all100).isBetween(32.9, 33.0);
+    HaySum hundred = HaySum.of(b, 0, 0, 0, 100);
+    assertThat(hundred.exactUnits()).isCloseTo(all100, within(1e-6));
+    assertThat(hundred.units()).isEqualTo(33);
+    assertThat(hundred.days()).isEqualTo(100);
   }
 
   @Test

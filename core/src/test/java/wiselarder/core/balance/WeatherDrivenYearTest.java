@@ -456,6 +456,11 @@ class WeatherDrivenYearTest {
         grown(bitten, LocalDate.of(2028, 4, 1), LocalDate.of(2028, 7, 1))
             / grown(kept, LocalDate.of(2028, 4, 1), LocalDate.of(2028, 7, 1));
     assertThat(spring).isLessThan(0.85);
+    // after a summer of rest the next spring is nearer to what it was, and not yet all of it
+    double rested =
+        grown(bitten, LocalDate.of(2028, 9, 1), LocalDate.of(2028, 11, 1))
+            / grown(kept, LocalDate.of(2028, 9, 1), LocalDate.of(2028, 11, 1));
+    assertThat(rested).isGreaterThan(spring + 0.05);
     // a residual respected leaves no less feed over the season
     double eatenBitten = 0;
     double eatenKept = 0;

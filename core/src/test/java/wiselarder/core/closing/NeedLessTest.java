@@ -126,6 +126,35 @@ class NeedLessTest {
         .isInstanceOf(Refused.class);
   }
 
+  /** Calves of births over sixty days are ninety days old at the least when they are weaned. */
+  @Test
+  void nobodyIsWeanedBeforeNinetyDays() {
+    Farms farm = shortOfHay();
+    farm.groups.set(
+        0,
+        new AnimalGroup(
+            "cows",
+            "Cows",
+            "beef/cow",
+            20,
+            550,
+            0,
+            null,
+            MonthDay.of(9, 20),
+            60,
+            0.9,
+            MonthDay.of(4, 10),
+            null,
+            null,
+            null));
+    List<WeanBy> tried = WeanBy.of(ENGINE, farm.build(), "cows");
+    LocalDate lastBirth = LocalDate.of(2026, 9, 20).plusDays(59);
+    LocalDate earliest = tried.get(0).weaning();
+    assertThat(earliest).isAfterOrEqualTo(lastBirth.plusDays(90));
+    assertThat(earliest).isBefore(lastBirth.plusDays(90 + 14));
+    assertThat(tried).filteredOn(WeanBy::planned).hasSize(1);
+  }
+
   /** Point 28: young stay on as long as her condition holds; a floor and the next birth behind. */
   @Test
   void weaningIsHeldAgainstHerCondition() {

@@ -13,6 +13,7 @@ import wiselarder.core.Farms;
 import wiselarder.core.balance.Shelf;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.edit.PlanEdit;
+import wiselarder.core.forage.Forage;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Lie;
@@ -29,6 +30,7 @@ import wiselarder.core.plan.Plan;
 import wiselarder.core.plan.Scenario;
 import wiselarder.core.plan.Season;
 import wiselarder.core.quantity.Refused;
+import wiselarder.core.store.LossMethod;
 import wiselarder.core.weather.Overlay;
 
 /** How stands are used: for what, by whom, when. Each test names its point. */
@@ -186,6 +188,16 @@ class UsesTest {
     assertThat(grown.singleCutDay()).isGreaterThan(grown.regrowthDay() + 10);
     LetGrow.Row cut = at(grown, grown.singleCutDay());
     assertThat(cut.ripeness()).isBetween(0.5, 0.8);
+    // what stands above the cutting height of ten hectares, less what the making loses
+    Forage fescue = Farms.ENGINE.catalogue().forage("tall_fescue_novel");
+    LossMethod made = Farms.ENGINE.catalogue().loss("cut", MADE, LossMethod.Stage.HARVEST);
+    assertThat(made.share()).isPositive();
+    assertThat(cut.cutKg())
+        .isCloseTo(
+            (cut.coverKgPerHa() - fescue.massAtHeightKgPerHa(fescue.cutHeightCm()))
+                * plan.farm().fields().get(0).netAreaHa()
+                * (1 - made.share()),
+            within(1e-6));
     // a cut later than that is more and poorer
     LetGrow.Row late = at(grown, grown.singleCutDay() + 28);
     assertThat(late.cutTdnPct()).isLessThan(cut.cutTdnPct() - 2);
@@ -390,6 +402,11 @@ class UsesTest {
     assertThat(legume.costPerKgGain()).isLessThan(grass.costPerKgGain());
     // head x intake x days is what ends in animals; gain per area is gain x head x days
     for (StandReturn r : both) {
+      assertThat(r.eatenKgPerHa())
+          .isCloseTo(
+              r.yieldKgPerHa()
+                  * Farms.ENGINE.catalogue().forage(r.forageId()).utilizationRotational(),
+              within(1e-6));
       assertThat(r.headPerHa() * r.intakeKgPerHeadDay() * r.days())
           .isCloseTo(r.eatenKgPerHa(), within(1e-6));
       assertThat(r.returnPerHa()).isCloseTo(3 * r.gainKgPerHa() - r.costPerHa(), within(1e-6));

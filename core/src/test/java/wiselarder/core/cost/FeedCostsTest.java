@@ -15,6 +15,7 @@ import wiselarder.core.herd.HeadChange;
 import wiselarder.core.plan.Closing;
 import wiselarder.core.plan.Dressing;
 import wiselarder.core.plan.Purchase;
+import wiselarder.core.plan.Sowing;
 import wiselarder.core.store.Lot;
 
 /** What feeding costs, by hand. */
@@ -50,19 +51,55 @@ class FeedCostsTest {
   @Test
   void eachShelfCarriesItsOwnCost() {
     Farms farm = new Farms().field("f", 10, 30, 2500).field("g", 4, 30, 2500).eaters("a", 10, 10);
-    farm.graze("a", null, null).bales("hay", 3).feed("a", null, null);
+    farm.graze("a", START.plusDays(150), null).bales("hay", 3).feed("a", null, null);
     farm.dressings.add(new Dressing("n1", "f", LocalDate.of(2027, 3, 20), 40, 1.2));
     farm.dressings.add(new Dressing("n2", "g", LocalDate.of(2026, 9, 10), 50, 1.2));
     farm.closings.add(
         new Closing(
             "c", "g", LocalDate.of(2026, 9, 5), LocalDate.of(2026, 12, 1), List.of("a"), null));
     Lot bought = Farms.bale("bought", 2);
-    farm.purchases.add(new Purchase("p", START.plusDays(100), bought, List.of("a")));
-    FeedCosts costs = of(ENGINE.simulate(farm.build()));
-    assertThat(costs.of(Shelf.GROWING)).isCloseTo(10 * 40 * 1.2, within(1e-9));
+    farm.purchases.add(new Purchase("p", START.plusDays(40), bought, List.of("a")));
+    farm.sowings.add(
+        new Sowing(
+            "s",
+            "g",
+            "cereal_rye",
+            LocalDate.of(2027, 8, 20),
+            Sowing.Preparation.GRAZE_DOWN,
+            null,
+            0.5,
+            null));
+    YearBalance b = ENGINE.simulate(farm.build());
+    FeedCosts costs = of(b);
+    // nitrogen on ten hectares, and half the seed on four
+    double seed = ENGINE.catalogue().forage("cereal_rye").seedCostUsdPerHa();
+    assertThat(costs.of(Shelf.GROWING)).isCloseTo(10 * 40 * 1.2 + 4 * 0.5 * seed, within(1e-9));
     assertThat(costs.of(Shelf.STANDING)).isCloseTo(4 * 50 * 1.2, within(1e-9));
-    assertThat(costs.of(Shelf.PUT_BY)).isLessThanOrEqualTo(3 * 40.0);
-    assertThat(costs.of(Shelf.BOUGHT_IN)).isLessThanOrEqualTo(2 * 40.0);
+    // bales of 0.4 t at 100, as many as were opened
+    assertThat(opened(b, 0)).isEqualTo(3);
+    assertThat(opened(b, 1)).isEqualTo(2);
+    assertThat(costs.of(Shelf.PUT_BY)).isCloseTo(3 * 40.0, within(1e-9));
+    assertThat(costs.of(Shelf.BOUGHT_IN)).isCloseTo(2 * 40.0, within(1e-9));
+  }
+
+  private static int opened(YearBalance b, int lot) {
+    int units = 0;
+    for (int d = 0; d < b.days(); d++) {
+      units += b.lotOpened(lot, d);
+    }
+    return units;
+  }
+
+  /** A move is a change from one field to another; days at the store between do not count. */
+  @Test
+  void movesAreChangesFromFieldToField() {
+    Farms farm = new Farms().field("f", 10, 0, 4000).field("g", 10, 0, 4000).eaters("a", 10, 10);
+    farm.graze("a", START, START.plusDays(20), "f");
+    farm.graze("a", START.plusDays(20), START.plusDays(40), "g");
+    farm.graze("a", START.plusDays(60), START.plusDays(80), "g");
+    farm.graze("a", START.plusDays(80), START.plusDays(100), "f");
+    farm.bales("hay", 400).feed("a", null, null);
+    assertThat(of(ENGINE.simulate(farm.build())).groups().get(0).moves()).isEqualTo(2);
   }
 
   @Test

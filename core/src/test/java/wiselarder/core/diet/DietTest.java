@@ -139,6 +139,8 @@ class DietTest {
               .filter(f -> f.id().equals(p.feedId()))
               .findFirst()
               .orElseThrow();
+      // a twentieth is lost at feeding
+      assertThat(p.kgAsFed()).isCloseTo(p.kgDm() / feed.dmShare() / 0.95, within(1e-9));
       protein += p.kgDm() * feed.worth().proteinPct() / 100;
       kg += p.kgDm();
       cost += p.kgAsFed() * p.pricePerTonneAsFed() / 1000;

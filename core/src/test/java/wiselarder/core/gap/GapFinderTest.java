@@ -7,6 +7,8 @@ import static wiselarder.core.Farms.START;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import wiselarder.core.Farms;
 import wiselarder.core.balance.YearBalance;
 
@@ -52,20 +54,16 @@ class GapFinderTest {
     assertThat(gaps(farm)).isEmpty();
   }
 
-  @Test
-  void twoGapsApartAreTwoAndCloseTogetherAreOne() {
-    Farms apart =
+  /** Runs that are parted by a week of plenty are one gap, by eight days two. */
+  @ParameterizedTest
+  @CsvSource({"50, 2", "8, 2", "7, 1", "6, 1", "1, 1"})
+  void gapsPartedByMoreThanAWeekAreTwo(int plenty, int gaps) {
+    Farms farm =
         new Farms()
             .eaters("herd", 10, 9.18)
             .bales("hay", 100)
-            .feed("herd", START.plusDays(10), START.plusDays(60));
-    assertThat(gaps(apart)).filteredOn(g -> g.kind() == Gap.Kind.STORE).hasSize(2);
-    Farms near =
-        new Farms()
-            .eaters("herd", 10, 9.18)
-            .bales("hay", 100)
-            .feed("herd", START.plusDays(10), START.plusDays(15));
-    assertThat(gaps(near)).filteredOn(g -> g.kind() == Gap.Kind.STORE).hasSize(1);
+            .feed("herd", START.plusDays(10), START.plusDays(10 + plenty));
+    assertThat(gaps(farm)).filteredOn(g -> g.kind() == Gap.Kind.STORE).hasSize(gaps);
   }
 
   @Test

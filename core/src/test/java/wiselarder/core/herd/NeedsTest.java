@@ -209,18 +209,6 @@ class NeedsTest {
   }
 
   @Test
-  void calvesGoWithTheCowsSoldBeforeWeaningAndStayAfterIt() {
-    LocalDate weaned = LocalDate.of(2027, 3, 1).plusDays(205);
-    LocalDate june = LocalDate.of(2027, 6, 15);
-    AnimalGroup all = cows(10);
-    AnimalGroup half = cows(10, change(june, null, Kind.SOLD, 5, null));
-    int later = YEAR.day(june) + 10;
-    assertThat(YEAR.day(weaned)).isGreaterThan(YEAR.days());
-    assertThat(GroupYear.of(half, YEAR, TABLES).youngKg()[later])
-        .isCloseTo(GroupYear.of(all, YEAR, TABLES).youngKg()[later] / 2, within(1e-9));
-  }
-
-  @Test
   void coldRaisesIntakeOnlyToWhatTheClassEats() {
     wiselarder.core.weather.Climate north =
         Farms.ENGINE.catalogue().climate("cold_continental_north");

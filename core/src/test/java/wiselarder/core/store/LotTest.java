@@ -104,6 +104,21 @@ class LotTest {
     assertThat(Farms.bale("x", 1).worth(FEEDS)).isEqualTo(FeedWorth.COMMON_HAY);
   }
 
+  /** In whatever order reports are written down, the newest sample counts. */
+  @Test
+  void theNewestNitrateCounts() {
+    LocalDate may = LocalDate.of(2026, 5, 1);
+    FeedTest old = new FeedTest("a", may, may, "", null, null, null, null, null, null, 2.0);
+    FeedTest fresh =
+        new FeedTest(
+            "b", may.plusDays(30), may.plusDays(33), "", null, null, null, null, null, null, 0.3);
+    FeedTest without = test("c", may.plusDays(60), null, 9.0, null);
+    Lot lot = Farms.bale("l", 5);
+    assertThat(new KnownLot(lot, List.of(fresh, old)).nitratePct()).contains(0.3);
+    assertThat(new KnownLot(lot, List.of(without, old, fresh)).nitratePct()).contains(0.3);
+    assertThat(new KnownLot(lot, List.of(without)).nitratePct()).isEmpty();
+  }
+
   @Test
   void costIsBoughtMadeAndHauled() {
     Lot lot =

@@ -85,6 +85,26 @@ class RecordedWeatherTest {
             LocalDate.of(2017, 9, 1), LocalDate.of(2018, 9, 1), LocalDate.of(2019, 9, 1));
   }
 
+  /** Three days between 8 and 12 C: nine, ten, eleven. */
+  @Test
+  void aShortGapIsBridgedByAStraightLine() {
+    LocalDate first = LocalDate.of(2018, 9, 1);
+    StringBuilder csv = new StringBuilder("date,tmin_c,tmax_c,rain_mm\n");
+    for (int d = 0; d < 365; d++) {
+      if (d < 40 || d > 42) {
+        csv.append(first.plusDays(d)).append(d < 40 ? ",8,16,1\n" : ",12,24,1\n");
+      }
+    }
+    RecordedWeather.Laid laid =
+        RecordedWeather.read("S", csv.toString()).weather().on(YEAR, first, UPLAND);
+    assertThat(laid.weather().tminC(39)).isEqualTo(8);
+    assertThat(laid.weather().tminC(40)).isCloseTo(9, within(1e-9));
+    assertThat(laid.weather().tminC(41)).isCloseTo(10, within(1e-9));
+    assertThat(laid.weather().tminC(42)).isCloseTo(11, within(1e-9));
+    assertThat(laid.weather().tminC(43)).isEqualTo(12);
+    assertThat(laid.weather().tmaxC(41)).isCloseTo(20, within(1e-9));
+  }
+
   @Test
   void shortGapsAreBridgedLongOnesComeFromTheNormalYearAndBothAreCounted() {
     String csv =

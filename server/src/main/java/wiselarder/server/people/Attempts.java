@@ -1,10 +1,11 @@
 package wiselarder.server.people;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import io.github.bucket4j.Bucket;
+import io.github.bucket4j.TimeMeter;
 import java.time.Duration;
-import java.util.Collections;
-import java.util.LinkedHashMap;
-import java.util.Map;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 
 /**
@@ -19,16 +20,19 @@ public class Attempts {
   /** The longest unused are forgotten first; a bucket unused for a minute is full anyway. */
   private static final int MOST_BUCKETS = 10_000;
 
-  private final Map<String, Bucket> buckets =
-      Collections.synchronizedMap(
-          new LinkedHashMap<>(64, 0.75f, true) {
-            private static final long serialVersionUID = 1L;
+  private final Cache<String, Bucket> buckets =
+      Caffeine.newBuilder().maximumSize(MOST_BUCKETS).build();
 
-            @Override
-            protected boolean removeEldestEntry(Map.Entry<String, Bucket> eldest) {
-              return size() > MOST_BUCKETS;
-            }
-          });
+  private final TimeMeter time;
+
+  @Autowired
+  Attempts() {
+    this(TimeMeter.SYSTEM_NANOTIME);
+  }
+
+  Attempts(TimeMeter time) {
+    this.time = time;
+  }
 
   /**
    * Counts one attempt.
@@ -37,7 +41,7 @@ public class Attempts {
    */
   public void count(String... keys) {
     for (String key : keys) {
-      var probe = buckets.computeIfAbsent(key, k -> fresh()).tryConsumeAndReturnRemaining(1);
+      var probe = buckets.get(key, k -> fresh()).tryConsumeAndReturnRemaining(1);
       if (!probe.isConsumed()) {
         throw new TooMany(Duration.ofNanos(probe.getNanosToWaitForRefill()).toSeconds() + 1);
       }
@@ -47,17 +51,18 @@ public class Attempts {
   /** Forgets what was counted, after a right password. */
   public void forget(String... keys) {
     for (String key : keys) {
-      buckets.remove(key);
+      buckets.invalidate(key);
     }
   }
 
   /** Forgets everything that was counted. */
   public void forgetAll() {
-    buckets.clear();
+    buckets.invalidateAll();
   }
 
-  private static Bucket fresh() {
+  private Bucket fresh() {
     return Bucket.builder()
+        .withCustomTimePrecision(time)
         .addLimit(l -> l.capacity(AT_ONCE).refillGreedy(AT_ONCE, REFILL))
         .build();
   }

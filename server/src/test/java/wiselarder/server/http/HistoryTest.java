@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 import wiselarder.server.App;
@@ -190,5 +192,34 @@ class HistoryTest {
     ann.post("/api/plans/" + plan + "/copy", "{\"name\": \"Second\"}");
     assertThat(ann.delete("/api/plans/" + plan).status()).isEqualTo(204);
     assertThat(ann.get("/api/plans").json()).hasSize(1);
+  }
+
+  /** Undo, redo, going back, a file, a list and a map each name the revision that was seen. */
+  @ParameterizedTest
+  @CsvSource({
+    "/undo, application/json, '{\"revision\": 1}'",
+    "/redo, application/json, '{\"revision\": 1}'",
+    "/back, application/json, '{\"revision\": 1, \"to\": 1}'",
+    "/file?revision=1, application/json, FILE",
+    "/lists/FIELDS?revision=1, text/csv, 'name,area_ac\nSaddle,15\n'",
+    "/map?revision=1&forageId=timothy, application/json, MAP",
+  })
+  void whatWasSeenAtAnOlderRevisionIsToldAndNothingIsDone(String path, String type, String body) {
+    edit(1, "null", year(1));
+    edit(2, "null", year(2));
+    http.post(PLAN + "/undo", "{\"revision\": 3}");
+    String sent =
+        switch (body) {
+          case "FILE" -> Operations.FILE;
+          case "MAP" -> Operations.CALLS.get("POST /api/plans/{id}/map").body();
+          default -> body.replace("\\n", "\n");
+        };
+    Http.Answer answer =
+        http.call(
+            "POST", PLAN + path, type, sent.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+    assertThat(answer.status()).as(answer.raw().body()).isEqualTo(409);
+    assertThat(answer.json().get("code").asString()).isEqualTo("stale_revision");
+    assertThat(answer.json().get("since")).hasSize(3);
+    assertThat(http.get(PLAN).json().get("revision").asInt()).isEqualTo(4);
   }
 }

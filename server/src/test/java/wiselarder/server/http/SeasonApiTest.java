@@ -145,10 +145,25 @@ class SeasonApiTest {
                  "nitrogenKgPerHa": 50, "pricePerKg": null}}""")
             .json();
     assertThat(grown(put.get("year"))).isGreaterThan(before + 500);
-    JsonNode undone =
-        http.post(PLAN + "/undo", "{\"revision\": %d}".formatted(put.get("revision").asInt()))
+    JsonNode dry = http.get(PLAN + "?season=dry").json();
+    JsonNode watered =
+        edit(
+                "dry",
+                """
+                {"putIrrigation": {"id": "w", "fieldId": "church-field", "date": "2028-07-10",
+                 "waterMm": 60}}""")
             .json();
-    assertThat(grown(undone.get("year"))).isCloseTo(before, within(1e-6));
+    assertThat(grown(watered.get("year"))).isGreaterThan(grown(dry.get("year")) + 500);
+    JsonNode unwatered = undo(watered, "dry");
+    assertThat(grown(unwatered.get("year"))).isCloseTo(grown(dry.get("year")), within(1e-6));
+    assertThat(grown(undo(unwatered, "normal").get("year"))).isCloseTo(before, within(1e-6));
+  }
+
+  private JsonNode undo(JsonNode plan, String season) {
+    return http.post(
+            PLAN + "/undo?season=" + season,
+            "{\"revision\": %d}".formatted(plan.get("revision").asInt()))
+        .json();
   }
 
   private static String csv() {
