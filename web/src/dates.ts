@@ -69,3 +69,9 @@ export function movedMonthDay(monthDay: string, days: number): string {
 }
 
 export const MONTH_NAMES = MONTHS;
+
+/** Today, or the day of a plan's year that is nearest to it. */
+export function todayWithin(year: { start: string; days: number }): string {
+  const last = isoOf(year.start, year.days - 1);
+  return today() < year.start ? year.start : today() > last ? last : today();
+}

@@ -2,8 +2,9 @@
   import type { AnimalGroup } from '../api/client';
   import DateField from '../forms/DateField.svelte';
   import NumberField from '../forms/NumberField.svelte';
-  import { shortDate, today } from '../dates';
+  import { shortDate, todayWithin } from '../dates';
   import { open } from '../plan.svelte';
+  import RecordList from '../records/RecordList.svelte';
   import { Written } from '../records/written.svelte';
   import { amount } from '../units';
 
@@ -11,8 +12,13 @@
 
   const kind = $derived(open.catalogue!.kinds.find((k) => k.id === group.kind)!);
   const written = new Written(() => group.id);
-  const scores = $derived(written.of('CONDITION_SEEN').sort((a, b) => (a.on < b.on ? 1 : -1)));
-  let on = $state(today());
+  const scores = $derived(
+    written
+      .of('CONDITION_SEEN')
+      .sort((a, b) => (a.on < b.on ? 1 : -1))
+      .map((l) => ({ ...l, text: text(l.on, l.fact) })),
+  );
+  let on = $state(todayWithin(open.view!.year));
   let score = $state<number | null>(null);
   let weightKg = $state<number | null>(null);
 
@@ -21,8 +27,11 @@
     const fact = { kind: 'CONDITION_SEEN' as const, groupId: group.id, score, weightKg };
     if (await open.write([{ on, fact }])) score = weightKg = null;
   }
-  const strike = (record: string) =>
-    open.write([{ on: today(), fact: { kind: 'STRUCK', record, why: '' } }]);
+  function text(day: string, seen: { score: number; weightKg: number | null }): string {
+    const weight =
+      seen.weightKg === null ? '' : `, ${amount(seen.weightKg, 'weight', open.system)} each`;
+    return `${shortDate(day)} ${day.slice(0, 4)}: ${seen.score}${weight}`;
+  }
 </script>
 
 <section class="part" aria-label="Condition" data-testid="condition">
@@ -52,30 +61,7 @@
       >
     </div>
   {/if}
-  {#if scores.length}
-    <ul>
-      {#each scores as s (s.id)}
-        <li class:struck={s.struckBy !== null}>
-          <span
-            >{shortDate(s.on)}
-            {s.on.slice(0, 4)}: {s.fact.score}{s.fact.weightKg === null
-              ? ''
-              : `, ${amount(s.fact.weightKg, 'weight', open.system)} each`}
-            <span class="quiet fine"
-              >{s.who}{#if s.struckBy !== null}; struck out by {s.struckBy || 'somebody'}{/if}</span
-            ></span
-          >
-          {#if open.mayWrite && s.struckBy === null}<button
-              class="btn plain"
-              onclick={() => strike(s.id)}
-              >Strike out<span class="visually-hidden">
-                the score of {shortDate(s.on)}</span
-              ></button
-            >{/if}
-        </li>
-      {/each}
-    </ul>
-  {/if}
+  {#if scores.length}<RecordList lines={scores} what="score" />{/if}
   <p class="quiet fine">
     The expected condition starts anew from each score; before the first one it is taken as {kind
       .scale.usual}, an assumption.
@@ -88,16 +74,5 @@
     grid-template-columns: repeat(auto-fit, minmax(9rem, 1fr));
     gap: 0.6rem;
     align-items: end;
-  }
-  li {
-    display: flex;
-    justify-content: space-between;
-    align-items: center;
-    gap: 1rem;
-    border-bottom: 1px solid var(--line);
-    padding: 0.3rem 0;
-  }
-  .struck > span {
-    text-decoration: line-through;
   }
 </style>

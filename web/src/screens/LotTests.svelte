@@ -118,7 +118,7 @@
             <th scope="col" class="number">TDN</th>
             <th scope="col" class="number">Fibre</th>
             <th scope="col" class="number">Nitrate</th>
-            <th scope="col"><span class="visually-hidden">Drop it</span></th>
+            <th scope="col"><span class="visually-hidden">Strike it out</span></th>
           </tr>
         </thead>
         <tbody>
@@ -133,7 +133,7 @@
               <td class="number">{say(t.nitratePct, 2)}</td>
               <td
                 >{#if open.mayWrite}<button class="btn plain" onclick={() => drop(t.record)}
-                    >Drop<span class="visually-hidden">
+                    >Strike out<span class="visually-hidden">
                       the test of {shortDate(t.sampledOn)}</span
                     ></button
                   >{/if}</td

@@ -3,8 +3,9 @@
   import Choice from '../forms/Choice.svelte';
   import DateField from '../forms/DateField.svelte';
   import NumberField from '../forms/NumberField.svelte';
-  import { shortDate, today } from '../dates';
+  import { shortDate, todayWithin } from '../dates';
   import { open } from '../plan.svelte';
+  import RecordList from '../records/RecordList.svelte';
   import { Written } from '../records/written.svelte';
   import { plural } from '../words';
 
@@ -13,22 +14,26 @@
   const farm = $derived(open.view!.farm);
   const year = $derived(open.year);
   const written = new Written(() => lot.id);
-  const records = $derived(
-    [...written.of('LOT_FED'), ...written.of('LOT_COUNTED')].sort((a, b) => (a.on < b.on ? 1 : -1)),
+  const lines = $derived(
+    [...written.of('LOT_FED'), ...written.of('LOT_COUNTED')]
+      .sort((a, b) => (a.on < b.on ? 1 : -1))
+      .map((l) => ({ ...l, text: text(l.on, l.fact) })),
   );
   const last = $derived(
     new Date(Date.parse(year.start) + (year.days - 1) * 86_400_000).toISOString().slice(0, 10),
   );
   type Fed = Extract<Fact, { kind: 'LOT_FED' }>;
-  let date = $state(usualDay());
+  type Counted = Extract<Fact, { kind: 'LOT_COUNTED' }>;
+  let date = $state(todayWithin(open.view!.year));
   let kind = $state<'LOT_FED' | 'LOT_COUNTED'>('LOT_FED');
   let units = $state<number | null>(null);
   let groupId = $state('');
 
-  function usualDay(): string {
-    const { start, days } = open.view!.year;
-    const end = new Date(Date.parse(start) + (days - 1) * 86_400_000).toISOString().slice(0, 10);
-    return today() < start ? start : today() > end ? end : today();
+  function text(on: string, fact: Fed | Counted): string {
+    const fed = fact.kind === 'LOT_FED';
+    const to = fed && fact.groupId ? farm.groups.find((g) => g.id === fact.groupId) : undefined;
+    const units = `${fact.units} ${plural(lot.unitName, fact.units)}`;
+    return `${shortDate(on)}: ${fed ? 'fed' : 'counted'} ${units}${to ? ` to ${to.name}` : ''}`;
   }
   async function write() {
     if (units === null) return;
@@ -37,8 +42,6 @@
       kind === 'LOT_FED' ? { kind, ...many, groupId: groupId || null } : { kind, ...many };
     if (await open.write([{ on: date, fact }])) units = null;
   }
-  const strike = (record: string) =>
-    open.write([{ on: today(), fact: { kind: 'STRUCK', record, why: '' } }]);
 </script>
 
 <section class="panel form" aria-labelledby="records-title" data-testid="store-records">
@@ -82,30 +85,8 @@
   {#if date > last || date < year.start}<p class="quiet">
       This day lies outside the plan's year.
     </p>{/if}
-  {#if records.length}
-    <ul>
-      {#each records as r (r.id)}
-        <li class:struck={r.struckBy !== null}>
-          <span
-            >{shortDate(r.on)}: {r.fact.kind === 'LOT_FED' ? 'fed' : 'counted'}
-            {r.fact.units}
-            {plural(lot.unitName, r.fact.units)}{r.fact.kind === 'LOT_FED' && r.fact.groupId
-              ? ` to ${farm.groups.find((g) => g.id === (r.fact as Fed).groupId)?.name ?? 'a group of before'}`
-              : ''}
-            <span class="quiet fine"
-              >{r.who}{#if r.struckBy !== null}; struck out by {r.struckBy || 'somebody'}{/if}</span
-            ></span
-          >
-          {#if open.mayWrite && r.struckBy === null}<button
-              class="btn plain"
-              onclick={() => strike(r.id)}
-              >Strike out<span class="visually-hidden">
-                the record of {shortDate(r.on)}</span
-              ></button
-            >{/if}
-        </li>
-      {/each}
-    </ul>
+  {#if lines.length}
+    <RecordList {lines} what="record" />
   {/if}
   <p class="quiet fine">
     Between the first and the last feeding written down of a lot, that is what was fed; before and
@@ -115,21 +96,10 @@
 </section>
 
 <style>
-  .struck > span {
-    text-decoration: line-through;
-  }
   .row {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(9rem, 1fr));
     gap: 0.6rem;
     align-items: end;
-  }
-  li {
-    display: flex;
-    justify-content: space-between;
-    align-items: center;
-    gap: 1rem;
-    border-bottom: 1px solid var(--line);
-    padding: 0.3rem 0;
   }
 </style>
