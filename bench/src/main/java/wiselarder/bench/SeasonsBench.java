@@ -16,9 +16,7 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import wiselarder.core.balance.ResolvedPlan;
 import wiselarder.core.balance.YearBalance;
-import wiselarder.core.balance.YearSimulator;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.herd.AnimalGroup;
@@ -29,6 +27,7 @@ import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.Plan;
 import wiselarder.core.plan.Sowing;
+import wiselarder.core.resolved.ResolvedPlan;
 import wiselarder.core.store.Lot;
 import wiselarder.core.weather.WeatherGenerator;
 import wiselarder.core.weather.WeatherYear;
@@ -135,7 +134,7 @@ public class SeasonsBench {
   @Benchmark
   @BenchmarkMode(Mode.SampleTime)
   public YearBalance oneYear() {
-    return YearSimulator.simulate(resolved.in(weather));
+    return YearBalance.simulate(resolved.in(weather));
   }
 
   /** A thousand years, each drawn from its seed, on all cores. */
@@ -146,8 +145,7 @@ public class SeasonsBench {
   public double thousandYears() {
     return LongStream.range(0, 1000)
         .parallel()
-        .mapToDouble(
-            seed -> YearSimulator.farmOnly(resolved.in(generator.year(seed))).totalBareKg())
+        .mapToDouble(seed -> YearBalance.farmOnly(resolved.in(generator.year(seed))).totalBareKg())
         .sum();
   }
 }

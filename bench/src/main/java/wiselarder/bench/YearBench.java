@@ -10,11 +10,10 @@ import org.openjdk.jmh.annotations.OutputTimeUnit;
 import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import wiselarder.core.balance.ResolvedPlan;
 import wiselarder.core.balance.YearBalance;
-import wiselarder.core.balance.YearSimulator;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.resolved.ResolvedPlan;
 import wiselarder.server.farm.DemoFarms;
 
 /** One simulated year of the demo farm. Yardstick: under 1 ms, median, warmed up. */
@@ -32,7 +31,7 @@ public class YearBench {
   /** The daily simulation alone. */
   @Benchmark
   public YearBalance simulate() {
-    return YearSimulator.simulate(resolved);
+    return YearBalance.simulate(resolved);
   }
 
   /** From the stated plan: dates, catalogue, herd curves and cautions resolved, then simulated. */

@@ -47,7 +47,7 @@ class ArchitectureTest {
                   "records",
                   "plan")),
           Map.entry(
-              "balance",
+              "resolved",
               Set.of(
                   "quantity",
                   "calendar",
@@ -60,8 +60,14 @@ class ArchitectureTest {
                   "caution",
                   "weather")),
           Map.entry(
+              "day", Set.of("resolved", "forage", "herd", "land", "plan", "store", "weather")),
+          Map.entry(
+              "balance",
+              Set.of("resolved", "day", "calendar", "forage", "herd", "plan", "quantity", "store")),
+          Map.entry(
               "diet",
               Set.of(
+                  "resolved",
                   "balance",
                   "plan",
                   "land",
@@ -73,16 +79,38 @@ class ArchitectureTest {
                   "weather")),
           Map.entry(
               "cost",
-              Set.of("balance", "plan", "land", "herd", "store", "calendar", "forage", "weather")),
-          Map.entry("gap", Set.of("balance", "plan", "land", "caution", "calendar", "herd")),
+              Set.of(
+                  "day",
+                  "resolved",
+                  "balance",
+                  "plan",
+                  "land",
+                  "herd",
+                  "store",
+                  "calendar",
+                  "forage",
+                  "weather")),
+          Map.entry(
+              "gap",
+              Set.of("day", "resolved", "balance", "plan", "land", "caution", "calendar", "herd")),
           Map.entry("edit", Set.of("quantity", "calendar", "land", "herd", "store", "plan")),
           Map.entry(
               "engine",
               Set.of(
-                  "balance", "calendar", "plan", "edit", "records", "caution", "gap", "weather")),
+                  "resolved",
+                  "balance",
+                  "calendar",
+                  "plan",
+                  "edit",
+                  "records",
+                  "caution",
+                  "gap",
+                  "weather")),
           Map.entry(
               "closing",
               Set.of(
+                  "day",
+                  "resolved",
                   "engine",
                   "edit",
                   "records",

@@ -2,6 +2,8 @@ package wiselarder.core.balance;
 
 import java.util.ArrayList;
 import java.util.List;
+import wiselarder.core.day.Shelf;
+import wiselarder.core.resolved.ResolvedPlan;
 
 /**
  * How many units of a lot a group needs over the plan: {@code sum over days of (stored feed eaten +

@@ -4,6 +4,7 @@ import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.List;
 import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.day.Shelf;
 
 /** Sums of a balance: a line a month, or a line a day. kg DM; store at the end of the span. */
 public final class Ledger {

@@ -2,8 +2,8 @@ package wiselarder.core.closing;
 
 import java.util.Comparator;
 import java.util.List;
-import wiselarder.core.balance.Shelf;
 import wiselarder.core.balance.YearBalance;
+import wiselarder.core.day.Shelf;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.gap.Gap;

@@ -1,9 +1,7 @@
 package wiselarder.core.engine;
 
 import java.util.List;
-import wiselarder.core.balance.ResolvedPlan;
 import wiselarder.core.balance.YearBalance;
-import wiselarder.core.balance.YearSimulator;
 import wiselarder.core.caution.Cautions;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.gap.Gap;
@@ -12,6 +10,7 @@ import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Season;
 import wiselarder.core.records.FarmRecords;
+import wiselarder.core.resolved.ResolvedPlan;
 import wiselarder.core.weather.WeatherYear;
 
 /**
@@ -89,7 +88,7 @@ public final class Engine {
 
   /** Simulates a stated plan in given weather over its days. */
   public YearBalance simulate(FarmPlan stated, WeatherYear weather) {
-    return YearSimulator.simulate(resolve(stated).in(weather));
+    return YearBalance.simulate(resolve(stated).in(weather));
   }
 
   /** The year of a stated plan in this engine's season. Not to be changed by readers. */
@@ -121,7 +120,7 @@ public final class Engine {
     if (there == null) {
       ResolvedPlan normal = resolve(stated);
       ResolvedPlan inSeason = inSeason(normal, null);
-      there = new Years.Kept(normal, inSeason, YearSimulator.simulate(inSeason));
+      there = new Years.Kept(normal, inSeason, YearBalance.simulate(inSeason));
     }
     if (years != null) {
       years.keep(key(stated), there);
@@ -140,7 +139,7 @@ public final class Engine {
       nearest = last.balance();
       same = inSeason.sameUntil(nearest.resolved());
     }
-    return new Years.Kept(normal, inSeason, YearSimulator.from(inSeason, nearest, same));
+    return new Years.Kept(normal, inSeason, YearBalance.from(inSeason, nearest, same));
   }
 
   private ResolvedPlan inSeason(ResolvedPlan normal, Years.Kept like) {

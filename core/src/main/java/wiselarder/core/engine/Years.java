@@ -2,11 +2,11 @@ package wiselarder.core.engine;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
-import wiselarder.core.balance.ResolvedPlan;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Season;
 import wiselarder.core.records.FarmRecords;
+import wiselarder.core.resolved.ResolvedPlan;
 
 /** The years that were asked for last, by all that they follow from. */
 final class Years {

@@ -3,7 +3,6 @@ package wiselarder.core.gap;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.IntPredicate;
-import wiselarder.core.balance.ResolvedPlan;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.caution.Caution;
 import wiselarder.core.gap.Gap.Cause;
@@ -11,6 +10,7 @@ import wiselarder.core.gap.Gap.Cause.Code;
 import wiselarder.core.land.Field;
 import wiselarder.core.plan.Closing;
 import wiselarder.core.plan.FeedStep;
+import wiselarder.core.resolved.ResolvedPlan;
 
 /** Why a gap is there, each cause with its measure. */
 final class GapCauses {

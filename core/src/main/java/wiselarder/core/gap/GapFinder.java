@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.IntToDoubleFunction;
-import wiselarder.core.balance.Shelf;
 import wiselarder.core.balance.YearBalance;
+import wiselarder.core.day.Shelf;
 
 /** Reads gaps off a balance. */
 public final class GapFinder {

@@ -14,7 +14,6 @@ import wiselarder.core.Farms;
 import wiselarder.core.diet.DietYear;
 import wiselarder.core.herd.Energy;
 import wiselarder.core.herd.Keeping;
-import wiselarder.core.plan.Dressing;
 import wiselarder.core.plan.Sowing;
 import wiselarder.core.records.ConditionSeen;
 import wiselarder.core.records.FarmRecords;
@@ -48,20 +47,6 @@ class ByHandYearTest {
     YearBalance b = ENGINE.simulate(farm.build());
     assertThat(b.grazedKg(0, 59)).isZero();
     assertThat(b.grazedKg(0, 60)).isCloseTo(100, within(1e-9));
-  }
-
-  /** A fiftieth of the nitrogen that is left is lost each day where nothing takes it up. */
-  @Test
-  void nitrogenIsLostDayByDay() {
-    Farms farm = new Farms().eaters("herd", 1, 10).field("a", 10, 0, 2500);
-    farm.dressings.add(new Dressing("n", "a", START.plusDays(30), 60, null));
-    YearBalance b = ENGINE.simulate(farm.build());
-    assertThat(b.states.get(30).fields[0].nitrogen).isZero();
-    // put on in the morning of day 30, and lost on 15 days until the morning of day 45
-    assertThat(b.states.get(45).fields[0].nitrogen)
-        .isCloseTo(60 * Math.pow(0.98, 15), within(1e-9));
-    assertThat(b.states.get(60).fields[0].nitrogen)
-        .isCloseTo(60 * Math.pow(0.98, 30), within(1e-9));
   }
 
   @Test

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
+import wiselarder.core.day.DayBook;
 
 /** Holds two simulations against each other: every figure of every day, down to the last bit. */
 public final class SameYears {
@@ -16,6 +17,10 @@ public final class SameYears {
   private SameYears() {}
 
   public static void check(YearBalance one, YearBalance other) throws IllegalAccessException {
+    check(one.book, other.book);
+  }
+
+  public static void check(DayBook one, DayBook other) throws IllegalAccessException {
     List<String> differ = new ArrayList<>();
     differing(one, other, differ);
     differing(one.totals, other.totals, differ);

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import wiselarder.core.Farms;
+import wiselarder.core.day.SowingYear;
 import wiselarder.core.forage.CropRules;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Soil;

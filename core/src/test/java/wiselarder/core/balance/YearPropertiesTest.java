@@ -18,6 +18,7 @@ import net.jqwik.api.Provide;
 import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import wiselarder.core.Farms;
+import wiselarder.core.day.Shelf;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
@@ -35,10 +36,11 @@ import wiselarder.core.plan.Purchase;
 import wiselarder.core.plan.Scenario;
 import wiselarder.core.plan.Season;
 import wiselarder.core.plan.Sowing;
+import wiselarder.core.resolved.ResolvedPlan;
 import wiselarder.core.weather.Overlay;
 
 /** What holds for any farm. */
-class YearPropertiesTest {
+public class YearPropertiesTest {
   private static final List<String> FORAGES =
       List.of("tall_fescue_novel", "bermudagrass", "orchardgrass", "native_warm_mix", "timothy");
   private static final List<String> STORAGE = List.of("s_barn", "s_net_ground", "s_wrapped_torn");
@@ -149,7 +151,7 @@ class YearPropertiesTest {
   }
 
   /** A drawn farm with crops sown, nitrogen and water put on, and a season drawn for it. */
-  static YearBalance inDrawnWeather(long seed, LocalDate start) {
+  public static YearBalance inDrawnWeather(long seed, LocalDate start) {
     java.util.Random chance = new java.util.Random(seed);
     Farms farm = new Drawn(chance, start).farm(0);
     List<String> crops = List.of("cereal_rye", "pearl_millet", "forage_rape", "annual_ryegrass");
@@ -189,8 +191,8 @@ class YearPropertiesTest {
   @Property(tries = 60)
   void theLeanYearIsTheWholeYear(@ForAll long seed, @ForAll("starts") LocalDate start) {
     ResolvedPlan plan = inDrawnWeather(seed, start).resolved();
-    YearBalance whole = YearSimulator.simulate(plan);
-    YearBalance lean = YearSimulator.farmOnly(plan);
+    YearBalance whole = YearBalance.simulate(plan);
+    YearBalance lean = YearBalance.farmOnly(plan);
     assertThat(lean.massBalance()).isEqualTo(whole.massBalance());
     for (int d = 0; d < whole.days(); d++) {
       assertThat(lean.bareKg(d)).isEqualTo(whole.bareKg(d));

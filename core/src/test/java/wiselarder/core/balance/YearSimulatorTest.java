@@ -10,6 +10,7 @@ import java.util.Collections;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import wiselarder.core.Farms;
+import wiselarder.core.day.Shelf;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Stand;
 import wiselarder.core.plan.HayCut;

@@ -1,9 +1,9 @@
 package wiselarder.server.http;
 
 import java.util.List;
-import wiselarder.core.balance.Shelf;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.cost.FeedCosts;
+import wiselarder.core.day.Shelf;
 
 /**
  * What feeding costs over the plan, in the farm's currency.

@@ -3,8 +3,8 @@ package wiselarder.server.answers;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.function.IntToDoubleFunction;
-import wiselarder.core.balance.Shelf;
 import wiselarder.core.balance.YearBalance;
+import wiselarder.core.day.Shelf;
 import wiselarder.core.diet.DietYear;
 import wiselarder.core.forage.QualityTable;
 

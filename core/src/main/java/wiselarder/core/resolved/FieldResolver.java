@@ -1,4 +1,4 @@
-package wiselarder.core.balance;
+package wiselarder.core.resolved;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -7,9 +7,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
-import wiselarder.core.balance.ResolvedPlan.CropPlan;
-import wiselarder.core.balance.ResolvedPlan.FieldPlan;
-import wiselarder.core.balance.ResolvedPlan.StandPlan;
 import wiselarder.core.caution.Caution;
 import wiselarder.core.caution.Cautions;
 import wiselarder.core.forage.CropRules;
@@ -26,6 +23,9 @@ import wiselarder.core.plan.Dressing;
 import wiselarder.core.plan.Irrigation;
 import wiselarder.core.plan.Plan;
 import wiselarder.core.plan.Sowing;
+import wiselarder.core.resolved.ResolvedPlan.CropPlan;
+import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
+import wiselarder.core.resolved.ResolvedPlan.StandPlan;
 
 /** Resolves fields: their stands and soil, and what the plan does to them, day by day. */
 final class FieldResolver {

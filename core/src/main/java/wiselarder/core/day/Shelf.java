@@ -1,4 +1,4 @@
-package wiselarder.core.balance;
+package wiselarder.core.day;
 
 /** Where feed comes from, cheapest first. */
 public enum Shelf {

@@ -1,11 +1,11 @@
-package wiselarder.core.balance;
+package wiselarder.core.day;
 
-import wiselarder.core.balance.FieldState.StandState;
-import wiselarder.core.balance.ResolvedPlan.CropPlan;
-import wiselarder.core.balance.ResolvedPlan.FieldPlan;
+import wiselarder.core.day.FieldState.StandState;
 import wiselarder.core.forage.CropRules;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.plan.Sowing;
+import wiselarder.core.resolved.ResolvedPlan.CropPlan;
+import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
 
 /**
  * What became of a sowing in the simulated weather. Days are the plan's, -1 where it never came to
@@ -42,7 +42,7 @@ public record SowingYear(
         sowing.id(), -1, -1, -1, false, 0, 0, 0, Double.NaN, Double.NaN, Double.NaN);
   }
 
-  static SowingYear of(FieldPlan field, int stand, StandState state, YearBalance out) {
+  static SowingYear of(FieldPlan field, int stand, StandState state, DayBook out) {
     CropPlan c = field.stands[stand].crop;
     Forage f = field.stands[stand].forage;
     double grown = out.totals.sownGrown[c.number];

@@ -1,35 +1,35 @@
-package wiselarder.core.balance;
+package wiselarder.core.resolved;
 
 import java.util.Arrays;
-import wiselarder.core.balance.ResolvedPlan.FieldPlan;
 import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
 
 /**
  * What each day asks of each field, laid out day after day as the simulation goes through it, so
  * that a day is read in one run.
  */
-final class FieldDays {
+public final class FieldDays {
   /** Places within the four figures of a field and day. */
-  static final int GROWTH = 0;
+  public static final int GROWTH = 0;
 
-  static final int RESPONSE = 1;
-  static final int NORMAL_INDEX = 2;
-  static final int COVER = 3;
-  static final int FIGURES = 4;
+  public static final int RESPONSE = 1;
+  public static final int NORMAL_INDEX = 2;
+  public static final int COVER = 3;
+  public static final int FIGURES = 4;
 
   /** By day, field and figure: growth of the base stand in a normal year and what goes with it. */
-  final double[] base;
+  public final double[] base;
 
   /** By day and field: shut for stockpile; held by a caution. */
-  final boolean[] shut;
+  public final boolean[] shut;
 
-  final boolean[] held;
+  public final boolean[] held;
 
   /** Fields on which a stand comes or goes or a stockpile opens, by day; null on most days. */
-  final int[][] events;
+  public final int[][] events;
 
   /** The day on which the climate's year of growth begins anew. */
-  final boolean[] midwinter;
+  public final boolean[] midwinter;
 
   /**
    * @param known a resolution of the same ground and kinds, or null

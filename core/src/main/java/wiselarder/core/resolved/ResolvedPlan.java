@@ -1,4 +1,4 @@
-package wiselarder.core.balance;
+package wiselarder.core.resolved;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -40,162 +40,162 @@ import wiselarder.core.weather.WeatherYear;
  * become days, rules become numbers. It is read by the simulator and never changed.
  */
 public final class ResolvedPlan {
-  final FarmPlan stated;
-  final FarmRecords records;
-  final PlanYear year;
-  final int days;
-  final List<Caution> cautions;
-  final FieldPlan[] fields;
-  final GroupPlan[] groups;
-  final LotPlan[] lots;
-  final CutPlan[] cuts;
-  final WeatherYear normal;
+  public final FarmPlan stated;
+  public final FarmRecords records;
+  public final PlanYear year;
+  public final int days;
+  public final List<Caution> cautions;
+  public final FieldPlan[] fields;
+  public final GroupPlan[] groups;
+  public final LotPlan[] lots;
+  public final CutPlan[] cuts;
+  public final WeatherYear normal;
 
   /** The distinct forages that stand somewhere; {@link StandPlan#kind} points here. */
-  final Forage[] kinds;
+  public final Forage[] kinds;
 
-  final Climate climate;
+  public final Climate climate;
 
   /** What the days ask of the fields, in the order in which the simulation reads it. */
-  final FieldDays byDay;
+  public final FieldDays byDay;
 
   /** The weather, and how each of its days suits each kind: {@code [day * kinds + kind]}. */
-  final WeatherYear weather;
+  public final WeatherYear weather;
 
-  final double[] index;
+  public final double[] index;
 
   /** How far each kind is in its season by day and kind, and what it is worth. */
-  final double[] season;
+  public final double[] season;
 
-  final QualityTable.Values[] worth;
+  public final QualityTable.Values[] worth;
 
   /** Feeds that stock must learn, and the most of them by days since the first. */
-  final List<String> feeds;
+  public final List<String> feeds;
 
-  final LearningTimes learning;
+  public final LearningTimes learning;
 
   /** True where what feed is worth has a say in what is eaten, so that stands must age. */
-  final boolean followsWorth;
+  public final boolean followsWorth;
 
   /** Each group's need in this weather. */
-  final GroupDemand[] demand;
+  public final GroupDemand[] demand;
 
   /** Fibre of the feed before the first day, for those that eat by energy. Assumption. */
-  static final double FIRST_FIBRE_PCT = 55;
+  public static final double FIRST_FIBRE_PCT = 55;
 
   /** One stand of a field; masses in kg DM/ha. The first of a field is what stands there now. */
-  static final class StandPlan {
-    Forage forage;
-    int kind;
-    double extinction;
-    double referenceLight;
-    double entry;
-    double ceiling;
-    double base;
-    double residual;
-    double winterResidual;
-    double turnIn;
+  public static final class StandPlan {
+    public Forage forage;
+    public int kind;
+    public double extinction;
+    public double referenceLight;
+    public double entry;
+    public double ceiling;
+    public double base;
+    public double residual;
+    public double winterResidual;
+    public double turnIn;
 
     /** Cover below which stock may not come in while it grows, 0 where nothing forbids it. */
-    double safe;
+    public double safe;
 
-    double utilization;
+    public double utilization;
 
     /** A stockpile is opened in strips: never used worse than strips are. */
-    double stockUtilization;
+    public double stockUtilization;
 
-    double senescencePerDay;
-    double lossPerDay;
-    double baseC;
-    double lodged;
+    public double senescencePerDay;
+    public double lossPerDay;
+    public double baseC;
+    public double lodged;
 
     /** Place among the feeds that stock must learn, -1 for none; and most shares of the diet. */
-    int feed;
+    public int feed;
 
-    double mostShareCattle;
-    double mostShareSheep;
-    double droughtHold;
-    double dormantBelow;
-    boolean hardy;
-    boolean residue;
-    int arrives;
-    int leaves;
+    public double mostShareCattle;
+    public double mostShareSheep;
+    public double droughtHold;
+    public double dormantBelow;
+    public boolean hardy;
+    public boolean residue;
+    public int arrives;
+    public int leaves;
 
     /** Growth of a normal year, kg DM/ha a day; null for a crop sown in the plan. */
-    double[] growth;
+    public double[] growth;
 
     /** Index of the normal year under the reference use, and growth for each unit off it. */
-    double[] normalIndex;
+    public double[] normalIndex;
 
-    double[] response;
+    public double[] response;
 
-    CropPlan crop;
+    public CropPlan crop;
   }
 
   /** What a crop sown in the plan has beside other stands. */
-  static final class CropPlan {
-    Sowing stated;
-    int number;
+  public static final class CropPlan {
+    public Sowing stated;
+    public int number;
 
     /** Index of its field. */
-    int field;
+    public int field;
 
-    int prepareDay;
-    int sowDay;
-    int heatFrom;
-    int anchoredDay;
-    double sitePeak;
-    double emergedKg;
-    double daysLate;
-    CropRules.Course course;
-    boolean endsWhenJointedTaken;
+    public int prepareDay;
+    public int sowDay;
+    public int heatFrom;
+    public int anchoredDay;
+    public double sitePeak;
+    public double emergedKg;
+    public double daysLate;
+    public CropRules.Course course;
+    public boolean endsWhenJointedTaken;
   }
 
   /** One field: area in ha, water in mm. */
-  static final class FieldPlan {
-    Field field;
-    double areaHa;
-    StandPlan[] stands;
-    double openingGreen;
-    double openingDead;
+  public static final class FieldPlan {
+    public Field field;
+    public double areaHa;
+    public StandPlan[] stands;
+    public double openingGreen;
+    public double openingDead;
 
     /** Water the soil holds, what it holds on the first day, and the base stand's cover by day. */
-    double capacityMm;
+    public double capacityMm;
 
-    double openingWaterMm;
-    boolean drainsFreely;
-    double[] referenceCover;
+    public double openingWaterMm;
+    public boolean drainsFreely;
+    public double[] referenceCover;
 
     /** Nitrogen put on and water given by day, or null for none. */
-    double[] nitrogen;
+    public double[] nitrogen;
 
-    double[] irrigation;
+    public double[] irrigation;
 
     /** Days that a killing frost shuts the field for, 0 for none. */
-    int frostHoldDays;
+    public int frostHoldDays;
 
     /** Days shut to all: closed for stockpile; and held by a caution. */
-    boolean[] shut;
+    public boolean[] shut;
 
-    boolean[] held;
+    public boolean[] held;
 
     /** True where stock must learn what stands here. */
-    boolean learned;
+    public boolean learned;
 
     /** First open day after a closing for stockpile. */
-    boolean[] reopens;
+    public boolean[] reopens;
 
     /** The first of the stands; and true where it is the only one and nothing is put on it. */
-    StandPlan base;
+    public StandPlan base;
 
-    boolean alone;
+    public boolean alone;
 
-    StandPlan base() {
+    public StandPlan base() {
       return base;
     }
 
     /** The same field without its dates: shut, held, nitrogen, water. */
-    FieldPlan undated() {
+    public FieldPlan undated() {
       FieldPlan f = new FieldPlan();
       f.field = field;
       f.areaHa = areaHa;
@@ -213,91 +213,91 @@ public final class ResolvedPlan {
   }
 
   /** One group: its need and its steps. */
-  static final class GroupPlan {
-    AnimalGroup group;
-    GroupYear year;
-    double picks;
-    double chooses;
-    StepPlan[] steps;
+  public static final class GroupPlan {
+    public AnimalGroup group;
+    public GroupYear year;
+    public double picks;
+    public double chooses;
+    public StepPlan[] steps;
 
     /** Fields shut to this group alone: by a caution, or as their fence does not hold it. */
-    boolean[] barred;
+    public boolean[] barred;
 
     /** Sheep and goats have their own ceilings. */
-    boolean small;
+    public boolean small;
 
     /** True where it eats by its need of energy and the worth of the feed. */
-    boolean byEnergy;
+    public boolean byEnergy;
 
-    PassPlan[] passes;
+    public PassPlan[] passes;
   }
 
   /** Passes for light on one field. */
-  static final class PassPlan {
-    int number;
-    int field;
-    int from;
-    int to;
-    double when;
-    double leave;
+  public static final class PassPlan {
+    public int number;
+    public int field;
+    public int from;
+    public int to;
+    public double when;
+    public double leave;
   }
 
   /** One step: field or lot indices. */
-  static final class StepPlan {
-    boolean graze;
-    int[] sources;
+  public static final class StepPlan {
+    public boolean graze;
+    public int[] sources;
 
     /** Of a grazing step, by field: true where it is a source. */
-    boolean[] has;
+    public boolean[] has;
 
-    int from;
-    int to;
+    public int from;
+    public int to;
 
     /** Most of a day's need that it gives; true where it means a whole store of several lots. */
-    double mostShare = 1;
+    public double mostShare = 1;
 
-    boolean wholeStore;
+    public boolean wholeStore;
   }
 
   /** One lot: kg DM a unit, kept and lost shares. */
-  static final class LotPlan {
-    Lot lot;
-    int units;
-    double kgPerUnit;
-    double keptPerDay;
-    double lostAtOpening;
-    LossMethod feeding;
-    int arrives;
-    boolean bought;
-    boolean fromCut;
+  public static final class LotPlan {
+    public Lot lot;
+    public int units;
+    public double kgPerUnit;
+    public double keptPerDay;
+    public double lostAtOpening;
+    public LossMethod feeding;
+    public int arrives;
+    public boolean bought;
+    public boolean fromCut;
 
     /** What it holds as it comes in, percent of DM by nutrient; points of TDN lost since. */
-    double[] worth;
+    public double[] worth;
 
-    double tdnLostAtOpening;
-    double tdnLostPerDay;
+    public double tdnLostAtOpening;
+    public double tdnLostPerDay;
 
     /** Most of a day's need that it may be, and the groups that may not have it. */
-    double mostShare;
+    public double mostShare;
 
-    boolean[] barred;
-    double waterLPerKg;
+    public boolean[] barred;
+    public double waterLPerKg;
 
     /** Units kept back before a day; and what was written down of it, or null. */
-    int keptBack;
+    public int keptBack;
 
-    int keptBackTo;
-    LotRecords records;
+    public int keptBackTo;
+    public LotRecords records;
   }
 
   /** What was written down of a lot: units fed, and units counted or -1, by day. */
-  static final class LotRecords {
-    final int[] fed;
-    final int[] counted;
-    int firstFed = Integer.MAX_VALUE;
-    int lastFed = -1;
+  public static final class LotRecords {
+    public final int[] fed;
+    public final int[] counted;
+    public int firstFed = Integer.MAX_VALUE;
+    public int lastFed = -1;
 
-    LotRecords(int days) {
+    public LotRecords(int days) {
       fed = new int[days];
       counted = new int[days];
       java.util.Arrays.fill(counted, -1);
@@ -305,13 +305,13 @@ public final class ResolvedPlan {
   }
 
   /** One cut: which field into which lot. */
-  static final class CutPlan {
-    int day;
-    int field;
-    int lot;
-    double tdnLossPoints;
-    double harvestLoss;
-    double unitKg;
+  public static final class CutPlan {
+    public int day;
+    public int field;
+    public int lot;
+    public double tdnLossPoints;
+    public double harvestLoss;
+    public double unitKg;
   }
 
   private ResolvedPlan(

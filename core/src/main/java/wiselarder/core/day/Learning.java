@@ -1,9 +1,10 @@
-package wiselarder.core.balance;
+package wiselarder.core.day;
 
-import wiselarder.core.balance.FieldState.StandState;
-import wiselarder.core.balance.ResolvedPlan.FieldPlan;
-import wiselarder.core.balance.ResolvedPlan.StandPlan;
+import wiselarder.core.day.FieldState.StandState;
 import wiselarder.core.forage.LearningTimes;
+import wiselarder.core.resolved.ResolvedPlan;
+import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
+import wiselarder.core.resolved.ResolvedPlan.StandPlan;
 
 /**
  * Who has learned to eat what. A new feed may be only a part of the diet in its first days, and

@@ -1,4 +1,4 @@
-package wiselarder.core.balance;
+package wiselarder.core.day;
 
 import wiselarder.core.forage.QualityTable.Values;
 

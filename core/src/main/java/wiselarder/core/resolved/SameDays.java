@@ -1,11 +1,11 @@
-package wiselarder.core.balance;
+package wiselarder.core.resolved;
 
 import java.util.Arrays;
-import wiselarder.core.balance.ResolvedPlan.CutPlan;
-import wiselarder.core.balance.ResolvedPlan.FieldPlan;
-import wiselarder.core.balance.ResolvedPlan.GroupPlan;
-import wiselarder.core.balance.ResolvedPlan.LotPlan;
-import wiselarder.core.balance.ResolvedPlan.StepPlan;
+import wiselarder.core.resolved.ResolvedPlan.CutPlan;
+import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
+import wiselarder.core.resolved.ResolvedPlan.GroupPlan;
+import wiselarder.core.resolved.ResolvedPlan.LotPlan;
+import wiselarder.core.resolved.ResolvedPlan.StepPlan;
 
 /**
  * The first day on which two resolved plans may differ. It may be earlier than the true one, never

@@ -1,8 +1,9 @@
-package wiselarder.core.balance;
+package wiselarder.core.day;
 
-import wiselarder.core.balance.FieldState.StandState;
-import wiselarder.core.balance.ResolvedPlan.FieldPlan;
-import wiselarder.core.balance.ResolvedPlan.StandPlan;
+import wiselarder.core.day.FieldState.StandState;
+import wiselarder.core.resolved.ResolvedPlan;
+import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
+import wiselarder.core.resolved.ResolvedPlan.StandPlan;
 
 /**
  * What each field offers today. Groups look through all fields several times a day, so this lies

@@ -1,4 +1,4 @@
-package wiselarder.core.balance;
+package wiselarder.core.resolved;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -6,8 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import wiselarder.core.balance.ResolvedPlan.LotPlan;
-import wiselarder.core.balance.ResolvedPlan.LotRecords;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.caution.Caution;
 import wiselarder.core.herd.AnimalGroup;
@@ -19,6 +17,8 @@ import wiselarder.core.records.Fact;
 import wiselarder.core.records.FarmRecord;
 import wiselarder.core.records.LotCounted;
 import wiselarder.core.records.LotFed;
+import wiselarder.core.resolved.ResolvedPlan.LotPlan;
+import wiselarder.core.resolved.ResolvedPlan.LotRecords;
 import wiselarder.core.store.FeedTest;
 import wiselarder.core.store.FeedWorth;
 import wiselarder.core.store.KnownLot;

@@ -1,8 +1,8 @@
-package wiselarder.core.balance;
+package wiselarder.core.day;
 
-import wiselarder.core.balance.ResolvedPlan.FieldPlan;
-import wiselarder.core.balance.ResolvedPlan.StandPlan;
 import wiselarder.core.plan.Sowing;
+import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
+import wiselarder.core.resolved.ResolvedPlan.StandPlan;
 
 /** One field as it stands on a day: its stands, its water, its nitrogen. Masses in kg DM/ha. */
 final class FieldState {

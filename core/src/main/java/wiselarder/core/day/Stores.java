@@ -1,9 +1,10 @@
-package wiselarder.core.balance;
+package wiselarder.core.day;
 
-import wiselarder.core.balance.ResolvedPlan.GroupPlan;
-import wiselarder.core.balance.ResolvedPlan.LotPlan;
-import wiselarder.core.balance.ResolvedPlan.StepPlan;
 import wiselarder.core.forage.QualityTable.Values;
+import wiselarder.core.resolved.ResolvedPlan;
+import wiselarder.core.resolved.ResolvedPlan.GroupPlan;
+import wiselarder.core.resolved.ResolvedPlan.LotPlan;
+import wiselarder.core.resolved.ResolvedPlan.StepPlan;
 
 /**
  * The lots during the year: they come in, are counted, opened in whole units, fed and lost. Nothing
@@ -18,7 +19,7 @@ final class Stores {
   private static final double POOREST_TDN = 25;
 
   private final ResolvedPlan plan;
-  private final YearBalance out;
+  private final DayBook out;
   private final Totals totals;
   private final Diets diets;
   private final LotState[] lots;
@@ -26,7 +27,7 @@ final class Stores {
   /** Of each lot eaten by the group whose day it is, kg DM. */
   private final double[] todayKg;
 
-  Stores(ResolvedPlan plan, YearBalance out, FarmState state, Diets diets) {
+  Stores(ResolvedPlan plan, DayBook out, FarmState state, Diets diets) {
     this.plan = plan;
     this.out = out;
     this.totals = state.totals;

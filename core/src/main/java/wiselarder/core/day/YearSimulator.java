@@ -1,16 +1,17 @@
-package wiselarder.core.balance;
+package wiselarder.core.day;
 
 import java.util.Map;
-import wiselarder.core.balance.FieldState.StandState;
-import wiselarder.core.balance.ResolvedPlan.CropPlan;
-import wiselarder.core.balance.ResolvedPlan.CutPlan;
-import wiselarder.core.balance.ResolvedPlan.FieldPlan;
-import wiselarder.core.balance.ResolvedPlan.GroupPlan;
-import wiselarder.core.balance.ResolvedPlan.PassPlan;
-import wiselarder.core.balance.ResolvedPlan.StandPlan;
-import wiselarder.core.balance.ResolvedPlan.StepPlan;
+import wiselarder.core.day.FieldState.StandState;
 import wiselarder.core.forage.CropRules;
 import wiselarder.core.forage.QualityTable;
+import wiselarder.core.resolved.ResolvedPlan;
+import wiselarder.core.resolved.ResolvedPlan.CropPlan;
+import wiselarder.core.resolved.ResolvedPlan.CutPlan;
+import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
+import wiselarder.core.resolved.ResolvedPlan.GroupPlan;
+import wiselarder.core.resolved.ResolvedPlan.PassPlan;
+import wiselarder.core.resolved.ResolvedPlan.StandPlan;
+import wiselarder.core.resolved.ResolvedPlan.StepPlan;
 
 /**
  * The daily simulation. Each day: stands and lots come and go, swards grow, cuts are made, groups
@@ -22,7 +23,7 @@ public final class YearSimulator {
   private static final double EPSILON_KG = 1e-9;
 
   private final ResolvedPlan plan;
-  private final YearBalance out;
+  private final DayBook out;
   private final FarmState state;
   private final Totals totals;
   private final FieldState[] fields;
@@ -42,7 +43,7 @@ public final class YearSimulator {
   /** Days from one kept state to the next. */
   private static final int KEPT_EACH_DAYS = 15;
 
-  private YearSimulator(ResolvedPlan plan, YearBalance out, FarmState state) {
+  private YearSimulator(ResolvedPlan plan, DayBook out, FarmState state) {
     this.plan = plan;
     this.out = out;
     this.state = state;
@@ -61,16 +62,16 @@ public final class YearSimulator {
   }
 
   /** Simulates the whole plan. */
-  public static YearBalance simulate(ResolvedPlan plan) {
-    return new YearSimulator(plan, new YearBalance(plan, false), new FarmState(plan)).run(0);
+  public static DayBook run(ResolvedPlan plan) {
+    return new YearSimulator(plan, new DayBook(plan, false), new FarmState(plan)).run(0);
   }
 
   /**
    * Simulates the whole plan for what the farm as a whole comes to: for a year of many. The same
    * days to the last kilogram, but what single fields did and what feed was worth is not kept.
    */
-  public static YearBalance farmOnly(ResolvedPlan plan) {
-    return new YearSimulator(plan, new YearBalance(plan, true), new FarmState(plan)).run(0);
+  public static DayBook runLean(ResolvedPlan plan) {
+    return new YearSimulator(plan, new DayBook(plan, true), new FarmState(plan)).run(0);
   }
 
   /**
@@ -81,17 +82,17 @@ public final class YearSimulator {
    * @param sameUntil first day on which the two plans may differ; see {@link
    *     ResolvedPlan#sameUntil}
    */
-  public static YearBalance from(ResolvedPlan plan, YearBalance like, int sameUntil) {
+  public static DayBook runFrom(ResolvedPlan plan, DayBook like, int sameUntil) {
     Map.Entry<Integer, FarmState> kept = like.states.floorEntry(sameUntil);
     if (kept == null) {
-      return simulate(plan);
+      return run(plan);
     }
-    YearBalance out = new YearBalance(plan, false);
+    DayBook out = new DayBook(plan, false);
     out.takeOver(like, kept.getKey());
     return new YearSimulator(plan, out, kept.getValue().copy()).run(kept.getKey());
   }
 
-  private YearBalance run(int from) {
+  private DayBook run(int from) {
     out.totals = totals;
     for (int day = from; day < plan.days; day++) {
       if (!out.lean && day > from && day % KEPT_EACH_DAYS == 0) {

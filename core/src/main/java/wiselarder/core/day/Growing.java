@@ -1,15 +1,17 @@
-package wiselarder.core.balance;
+package wiselarder.core.day;
 
-import wiselarder.core.balance.FieldState.StandState;
-import wiselarder.core.balance.ResolvedPlan.CropPlan;
-import wiselarder.core.balance.ResolvedPlan.FieldPlan;
-import wiselarder.core.balance.ResolvedPlan.StandPlan;
+import wiselarder.core.day.FieldState.StandState;
 import wiselarder.core.forage.CropRules;
 import wiselarder.core.forage.Maturity;
 import wiselarder.core.forage.NitrogenRules;
 import wiselarder.core.forage.QualityTable;
 import wiselarder.core.forage.SwardRules;
 import wiselarder.core.land.SoilWater;
+import wiselarder.core.resolved.FieldDays;
+import wiselarder.core.resolved.ResolvedPlan;
+import wiselarder.core.resolved.ResolvedPlan.CropPlan;
+import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
+import wiselarder.core.resolved.ResolvedPlan.StandPlan;
 
 /**
  * What soil and plants do in a day, whoever eats: crops are tended, stands grow, soils drink and
@@ -17,7 +19,7 @@ import wiselarder.core.land.SoilWater;
  */
 final class Growing {
   private final ResolvedPlan plan;
-  private final YearBalance out;
+  private final DayBook out;
   private final Totals totals;
   private final FieldState[] fields;
   private final Offers offers;
@@ -33,7 +35,7 @@ final class Growing {
   private boolean heavySnow;
   private boolean midwinter;
 
-  Growing(ResolvedPlan plan, YearBalance out, FarmState state, Offers offers) {
+  Growing(ResolvedPlan plan, DayBook out, FarmState state, Offers offers) {
     this.plan = plan;
     this.out = out;
     this.totals = state.totals;
@@ -191,8 +193,8 @@ final class Growing {
     double living = stand.asleep ? 0 : stand.green;
     double stage = values.stageAt(stand.maturity);
     double aged = values.agedAt(stand.deadDays);
-    for (int n = 0; n < YearBalance.STANDING; n++) {
-      sums[day * YearBalance.STANDING + n] += values.kg(n, living, stage, mass - living, aged);
+    for (int n = 0; n < DayBook.STANDING; n++) {
+      sums[day * DayBook.STANDING + n] += values.kg(n, living, stage, mass - living, aged);
     }
   }
 

@@ -1,46 +1,47 @@
-package wiselarder.core.balance;
+package wiselarder.core.day;
 
 import java.util.Arrays;
 import wiselarder.core.forage.QualityTable;
+import wiselarder.core.resolved.ResolvedPlan;
 
 /** Sums since the plan's first day, kg DM; what a later day adds to. */
-final class Totals {
-  double openingKg;
-  double arrivedKg;
-  double grownKg;
-  double boughtKg;
+public final class Totals {
+  public double openingKg;
+  public double arrivedKg;
+  public double grownKg;
+  public double boughtKg;
 
   /** What counting found more than the plan supposed; below zero less. */
-  double countedKg;
+  public double countedKg;
 
-  double eatenKg;
-  double trampledKg;
-  double harvestLossKg;
-  double feedingLossKg;
-  double weatheredKg;
-  double storageLossKg;
-  double leftBehindKg;
+  public double eatenKg;
+  public double trampledKg;
+  public double harvestLossKg;
+  public double feedingLossKg;
+  public double weatheredKg;
+  public double storageLossKg;
+  public double leftBehindKg;
 
   /** By lot: lost in store and at feeding. */
-  final double[] lotLost;
+  public final double[] lotLost;
 
-  final double[] lotFedLost;
+  public final double[] lotFedLost;
 
   /** By lot that is cut in the plan and nutrient, percent of DM; and how ripe it was. */
-  final double[] lotWorth;
+  public final double[] lotWorth;
 
-  final double[] lotRipeness;
+  public final double[] lotRipeness;
 
   /** Eaten, by group and lot. */
-  final double[] groupLotEaten;
+  public final double[] groupLotEaten;
 
   /** By planned pass for light: how many were made, and what was eaten. */
-  final int[] passCount;
+  public final int[] passCount;
 
-  final double[] passEatenKg;
+  public final double[] passEatenKg;
 
   /** By sowing: grown in all, kg DM/ha. */
-  final double[] sownGrown;
+  public final double[] sownGrown;
 
   Totals(ResolvedPlan plan) {
     int lots = plan.lots.length;

@@ -1,13 +1,14 @@
-package wiselarder.core.balance;
+package wiselarder.core.day;
 
-import wiselarder.core.balance.FieldState.StandState;
-import wiselarder.core.balance.ResolvedPlan.GroupPlan;
-import wiselarder.core.balance.ResolvedPlan.StandPlan;
+import wiselarder.core.day.FieldState.StandState;
 import wiselarder.core.forage.QualityTable;
 import wiselarder.core.forage.QualityTable.Values;
 import wiselarder.core.herd.Appetite;
 import wiselarder.core.herd.Energy;
 import wiselarder.core.herd.Water;
+import wiselarder.core.resolved.ResolvedPlan;
+import wiselarder.core.resolved.ResolvedPlan.GroupPlan;
+import wiselarder.core.resolved.ResolvedPlan.StandPlan;
 
 /**
  * What each group's feed is worth, and what a group asks for that goes by its need of energy: by
@@ -18,7 +19,7 @@ final class Diets {
   private static final double DAY_SHARE = 1 / 7.0;
 
   private final ResolvedPlan plan;
-  private final YearBalance out;
+  private final DayBook out;
   private final Worth worth = new Worth();
 
   /** By group: running means of TDN and fibre, percent of DM; and the sums of the day. */
@@ -30,7 +31,7 @@ final class Diets {
   private final double[] dayFibreKg;
   private final double[] mostOnField;
 
-  Diets(ResolvedPlan plan, YearBalance out, FarmState state) {
+  Diets(ResolvedPlan plan, DayBook out, FarmState state) {
     this.plan = plan;
     this.out = out;
     int groups = plan.groups.length;

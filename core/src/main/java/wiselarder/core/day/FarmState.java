@@ -1,8 +1,9 @@
-package wiselarder.core.balance;
+package wiselarder.core.day;
 
 import java.util.Arrays;
-import wiselarder.core.balance.ResolvedPlan.FieldPlan;
-import wiselarder.core.balance.ResolvedPlan.StandPlan;
+import wiselarder.core.resolved.ResolvedPlan;
+import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
+import wiselarder.core.resolved.ResolvedPlan.StandPlan;
 
 /**
  * All that a day leaves behind for the next: fields and lots as they are, what each group has
