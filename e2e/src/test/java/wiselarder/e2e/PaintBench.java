@@ -2,61 +2,128 @@ package wiselarder.e2e;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Response;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.IntToDoubleFunction;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /**
- * From releasing an edit to the new picture painted, in Chromium; and what the first load and a
- * year's answer weigh. Run by {@code ./larder bench paint}, not by the tests.
+ * From an edit on Herd to the new picture painted, in Chromium, beside a frame of an empty page;
+ * how long the server takes for it and what its answers weigh. Run by {@code ./larder bench paint};
+ * {@code BenchesTest} runs it once, short.
  */
 class PaintBench {
-  private static final int WARM = 15;
-  private static final int SAMPLES = 120;
+  /** The part of Herd that changes with the server's answer only. */
+  private static final String PICTURE = "section[aria-label=\"The year\"]";
 
   /**
-   * Changes the input as typing does, and resolves with the milliseconds until the picture has
+   * Resolves with the milliseconds from the next input or pointer move until the picture has
    * changed and two frames have passed, so that it is on the screen.
    */
-  private static final String CHANGE =
+  private static final String WATCH =
       """
-      ([label, value]) => new Promise((done, fail) => {
-        setTimeout(() => fail(new Error('the picture did not change')), 5000);
-        const input = [...document.querySelectorAll('label')]
-          .find(l => l.innerText.startsWith(label)).querySelector('input');
-        const began = performance.now();
-        const watch = new MutationObserver(() => {
-          watch.disconnect();
-          requestAnimationFrame(() => requestAnimationFrame(() => done(performance.now() - began)));
+      (picture) => {
+        window.painted = new Promise((done, fail) => {
+          setTimeout(() => fail(new Error('the picture did not change')), 10000);
+          let began = null;
+          const start = () => { began ??= performance.now(); };
+          addEventListener('input', start, {capture: true, once: true});
+          addEventListener('pointermove', start, {capture: true, once: true});
+          const watch = new MutationObserver(() => {
+            if (began === null) return;
+            watch.disconnect();
+            requestAnimationFrame(() => requestAnimationFrame(() => done(performance.now() - began)));
+          });
+          watch.observe(document.querySelector(picture),
+            {subtree: true, attributes: true, childList: true, characterData: true});
         });
-        watch.observe(document.querySelector('[data-testid=shelves]'),
-          {subtree: true, attributes: true, childList: true, characterData: true});
-        input.value = value;
-        input.dispatchEvent(new Event('input', {bubbles: true}));
+      }""";
+
+  private static final String FRAMES =
+      """
+      () => new Promise(done => {
+        const began = performance.now();
+        requestAnimationFrame(() => requestAnimationFrame(() => done(performance.now() - began)));
       })""";
+
+  /** Of each trial: milliseconds until answered; bytes compressed; bytes. */
+  private static final String TRIALS =
+      """
+      () => performance.getEntriesByType('resource').filter(r => r.name.includes('/trial'))
+        .map(r => [r.responseEnd - r.requestStart, r.encodedBodySize, r.decodedBodySize])""";
+
+  private int samples;
 
   @Test
   void fromTheEditToThePicture() {
+    run(60);
+  }
+
+  void run(int times) {
+    samples = times;
     try (Product product = Product.fresh("paint")) {
       product.resetDemo();
       Page page = product.visitorPage(1280, 800);
-      page.navigate(product.demo() + "/store");
-      page.getByTestId("shelves").waitFor();
-      double[] ms = new double[SAMPLES];
-      for (int i = -WARM; i < SAMPLES; i++) {
-        // by tens, so that hay runs out on another day each time and the picture must change
-        String bales = Integer.toString(60 + 10 * ((i + WARM) * 7 % 17));
-        double took = ((Number) page.evaluate(CHANGE, List.of("Units", bales))).doubleValue();
-        if (i >= 0) {
-          ms[i] = took;
-        }
-      }
-      Arrays.sort(ms);
-      System.out.printf(
-          "paint: %d edits, median %.0f ms, p95 %.0f ms, worst %.0f ms%n",
-          SAMPLES, ms[SAMPLES / 2], ms[SAMPLES * 95 / 100], ms[SAMPLES - 1]);
+      page.navigate("about:blank");
+      measure("an empty page's two frames", i -> number(page.evaluate(FRAMES)));
+      page.navigate(product.demo() + "/herd");
+      page.getByTestId("verdict").waitFor();
+      var head = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(Pattern.compile("^Head"))).first();
+      int kept = Integer.parseInt(head.inputValue());
+      measure("head count typed", i -> painted(page, () -> head.fill("" + (kept + 1 + i % 7))));
+      BoundingBox mark = page.getByRole(AriaRole.SLIDER).first().boundingBox();
+      double x = mark.x + mark.width / 2;
+      double y = mark.y + mark.height / 2;
+      page.mouse().move(x, y);
+      page.mouse().down();
+      measure("a birth mark dragged", i -> painted(page, () -> page.mouse().move(x + 20 + 30 * (i % 5), y)));
+      page.mouse().up();
+      trials(page);
       weigh(product);
     }
+  }
+
+  private static double painted(Page page, Runnable edit) {
+    page.evaluate(WATCH, PICTURE);
+    edit.run();
+    return number(page.evaluate("() => window.painted"));
+  }
+
+  private static double number(Object of) {
+    return ((Number) of).doubleValue();
+  }
+
+  /** A quarter as many again come first, to warm up. */
+  private void measure(String what, IntToDoubleFunction one) {
+    int warm = samples / 4;
+    double[] ms = new double[samples];
+    for (int i = 0; i < warm + samples; i++) {
+      double took = one.applyAsDouble(i);
+      if (i >= warm) {
+        ms[i - warm] = took;
+      }
+    }
+    told(what, ms);
+  }
+
+  private static void told(String what, double[] ms) {
+    Arrays.sort(ms);
+    System.out.printf(
+        "paint: %s, %d times: median %.1f ms, p95 %.1f ms, worst %.1f ms%n",
+        what, ms.length, ms[ms.length / 2], ms[ms.length * 95 / 100], ms[ms.length - 1]);
+  }
+
+  private static void trials(Page page) {
+    @SuppressWarnings("unchecked")
+    List<List<Object>> all = (List<List<Object>>) page.evaluate(TRIALS);
+    told("trial answered", all.stream().mapToDouble(t -> number(t.get(0))).toArray());
+    System.out.printf(
+        "weight: the answer of a trial %.1f kB compressed, %.1f kB of JSON%n",
+        all.stream().mapToDouble(t -> number(t.get(1))).max().orElseThrow() / 1000,
+        all.stream().mapToDouble(t -> number(t.get(2))).max().orElseThrow() / 1000);
   }
 
   private static void weigh(Product product) {
