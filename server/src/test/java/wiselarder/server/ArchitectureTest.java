@@ -3,18 +3,68 @@ package wiselarder.server;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.core.domain.Dependency;
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 
-/** The server stays thin: HTTP knows plans, plans know files, files know the core. */
+/** The server stays thin, goes by the words of the job, and lists who may use whom. */
 class ArchitectureTest {
   private static final JavaClasses SERVER =
       new ClassFileImporter()
           .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
           .importPackages("wiselarder.server");
+
+  private static final Map<String, Set<String>> ALLOWED =
+      Map.ofEntries(
+          Map.entry("json", Set.of()),
+          Map.entry("people", Set.of()),
+          Map.entry("watch", Set.of()),
+          Map.entry("catalogue", Set.of()),
+          Map.entry("file", Set.of("json")),
+          Map.entry("cli", Set.of("file", "json")),
+          Map.entry("plan", Set.of("json", "people")),
+          Map.entry("records", Set.of("json", "people", "plan")),
+          Map.entry("farm", Set.of("file", "people", "plan", "records")),
+          Map.entry("http", Set.of("farm", "file", "json", "people", "plan")),
+          Map.entry("weather", Set.of("http", "people", "plan", "records")),
+          Map.entry("year", Set.of("catalogue", "people", "plan", "records", "weather")),
+          Map.entry("closing", Set.of("people", "plan", "weather")),
+          Map.entry("herd", Set.of("people", "plan", "year")),
+          Map.entry("store", Set.of("people", "plan", "year")),
+          Map.entry("land", Set.of("file", "http", "people", "plan", "year")),
+          Map.entry("laboratory", Set.of("people", "plan", "records", "year")),
+          Map.entry("papers", Set.of("farm", "file", "http", "people", "plan", "records", "year")));
+
+  @Test
+  void onlyListedEdgesBetweenPackages() {
+    Set<String> wrong = new TreeSet<>();
+    for (JavaClass from : SERVER) {
+      for (Dependency d : from.getDirectDependenciesFromSelf()) {
+        String source = word(from.getPackageName());
+        String target = word(d.getTargetClass().getPackageName());
+        if (!source.isEmpty()
+            && !target.isEmpty()
+            && !source.equals(target)
+            && !ALLOWED.getOrDefault(source, Set.of()).contains(target)) {
+          wrong.add(source + " -> " + target + ": " + d.getDescription());
+        }
+      }
+    }
+    assertThat(wrong).as("edges that no rule allows").isEmpty();
+  }
+
+  private static String word(String packageName) {
+    String root = "wiselarder.server.";
+    return packageName.startsWith(root) ? packageName.substring(root.length()) : "";
+  }
 
   @Test
   void packagesFormNoCircle() {

@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 import tools.jackson.databind.DatabindException;
 import wiselarder.core.quantity.Refused;
 import wiselarder.server.farm.Farms;
+import wiselarder.server.file.BadRows;
 import wiselarder.server.json.Json;
 import wiselarder.server.people.Attempts;
 import wiselarder.server.people.NotAllowed;
@@ -86,7 +87,7 @@ class Problems {
   }
 
   @ExceptionHandler
-  ProblemDetail badRows(FileController.BadRows e) {
+  ProblemDetail badRows(BadRows e) {
     ProblemDetail problem =
         ProblemDetail.forStatusAndDetail(
             HttpStatus.UNPROCESSABLE_CONTENT,

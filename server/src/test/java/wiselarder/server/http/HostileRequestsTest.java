@@ -12,6 +12,7 @@ import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import wiselarder.server.App;
 import wiselarder.server.Http;
+import wiselarder.server.Operations;
 import wiselarder.server.farm.Farms;
 import wiselarder.server.file.FarmFile;
 import wiselarder.server.people.Attempts;

@@ -1,4 +1,4 @@
-package wiselarder.server.http;
+package wiselarder.server.farm;
 
 import java.time.LocalDate;
 import java.util.List;
@@ -17,8 +17,6 @@ import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.plan.Farm;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Plan;
-import wiselarder.server.farm.Farms;
-import wiselarder.server.farm.Invitations;
 import wiselarder.server.people.Person;
 import wiselarder.server.people.Role;
 import wiselarder.server.plan.Told;

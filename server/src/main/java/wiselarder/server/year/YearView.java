@@ -1,4 +1,4 @@
-package wiselarder.server.http;
+package wiselarder.server.year;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -259,7 +259,7 @@ public record YearView(
     return Double.isNaN(value) ? -1 : value;
   }
 
-  static Double orNull(double value) {
+  public static Double orNull(double value) {
     return Double.isNaN(value) ? null : value;
   }
 

@@ -1,4 +1,4 @@
-package wiselarder.server.http;
+package wiselarder.server;
 
 import java.util.List;
 import java.util.Map;
@@ -8,11 +8,11 @@ import wiselarder.server.farm.DemoFarms;
 import wiselarder.server.file.FarmFile;
 
 /** Every operation of the API with a body that it takes, and who may call it. */
-final class Operations {
+public final class Operations {
   private Operations() {}
 
   /** Who may call it: anybody, anybody signed in, or a role on the farm. */
-  enum Needs {
+  public enum Needs {
     NOBODY,
     SIGN_IN,
     READER,
@@ -21,10 +21,10 @@ final class Operations {
     OWNER
   }
 
-  record Call(Needs needs, String type, String body) {}
+  public record Call(Needs needs, String type, String body) {}
 
-  static final FarmPlan DEMO = DemoFarms.read("quillback").plans().get(0);
-  static final String FILE =
+  public static final FarmPlan DEMO = DemoFarms.read("quillback").plans().get(0);
+  public static final String FILE =
       FarmFile.write(
           new FarmFile.Content("Some farm", List.of(DEMO), DemoFarms.read("quillback").records()));
 
@@ -62,7 +62,7 @@ final class Operations {
        "feedingMethodId": "f_ring_open"}""";
 
   /** Every operation of the API. One that is missing here fails the test. */
-  static final Map<String, Call> CALLS = new TreeMap<>();
+  public static final Map<String, Call> CALLS = new TreeMap<>();
 
   static {
     CALLS.put("GET /api/session", bare(Needs.NOBODY));

@@ -1,15 +1,16 @@
-package wiselarder.server.http;
+package wiselarder.server.year;
 
 import org.springframework.stereotype.Component;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.server.catalogue.CatalogueView;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.StoredPlan;
 import wiselarder.server.weather.FarmWeather;
 
 /** Draws an opened plan for the web client. */
 @Component
-class PlanViews {
+public class PlanViews {
   private final FarmWeather weather;
 
   PlanViews(FarmWeather weather) {
@@ -17,14 +18,14 @@ class PlanViews {
   }
 
   /** An engine in the season of a key; see {@link wiselarder.core.plan.Season}. */
-  Engine engine(String season, StoredPlan plan) {
+  public Engine engine(String season, StoredPlan plan) {
     return weather.engine(season, plan);
   }
 
-  PlanController.PlanView of(Plans.Opened opened, String season) {
+  public PlanView of(Plans.Opened opened, String season) {
     Engine engine = engine(season, opened.plan());
     FarmPlan content = opened.plan().content();
-    return new PlanController.PlanView(
+    return new PlanView(
         opened.plan().slug(),
         opened.plan().farm(),
         opened.plan().demo(),

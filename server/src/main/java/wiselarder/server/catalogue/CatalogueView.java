@@ -1,4 +1,4 @@
-package wiselarder.server.http;
+package wiselarder.server.catalogue;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -131,7 +131,7 @@ public record CatalogueView(
   public record LossView(
       String id, String stage, String name, double share, double lowShare, double highShare) {}
 
-  static CatalogueView of(Catalogue c) {
+  public static CatalogueView of(Catalogue c) {
     return new CatalogueView(
         c.climates().values().stream()
             .map(x -> new ClimateView(x.id(), x.name(), x.southern()))
@@ -165,7 +165,7 @@ public record CatalogueView(
   }
 
   /** A farm's own forages, by name. */
-  static List<ForageView> own(Catalogue product, Farm farm) {
+  public static List<ForageView> own(Catalogue product, Farm farm) {
     Catalogue c = product.on(farm);
     return farm.forages().stream()
         .map(own -> forage(c, c.forage(own.id())))

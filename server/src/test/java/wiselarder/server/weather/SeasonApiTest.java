@@ -1,4 +1,4 @@
-package wiselarder.server.http;
+package wiselarder.server.weather;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;

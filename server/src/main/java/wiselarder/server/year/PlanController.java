@@ -1,10 +1,7 @@
-package wiselarder.server.http;
+package wiselarder.server.year;
 
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -16,27 +13,14 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import wiselarder.core.closing.BuyHay;
-import wiselarder.core.closing.Lever;
-import wiselarder.core.closing.LeverOption;
-import wiselarder.core.closing.ShutForStockpile;
-import wiselarder.core.closing.Trial;
 import wiselarder.core.edit.PlanEdit;
-import wiselarder.core.engine.Engine;
-import wiselarder.core.gap.Gap;
-import wiselarder.core.plan.Farm;
 import wiselarder.core.plan.FarmPlan;
-import wiselarder.core.plan.Plan;
 import wiselarder.core.quantity.Check;
-import wiselarder.core.quantity.Refused;
-import wiselarder.core.store.Lot;
 import wiselarder.server.people.Person;
-import wiselarder.server.people.Role;
 import wiselarder.server.plan.PlanRepository;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.Revision;
 import wiselarder.server.plan.StoredPlan;
-import wiselarder.server.plan.Told;
 import wiselarder.server.weather.FarmWeather;
 
 /** Plans over HTTP. */
@@ -47,38 +31,14 @@ class PlanController {
   private static final int MOST_EDITS = 200;
 
   private final Plans plans;
-  private final Engine engine;
   private final PlanViews views;
   private final FarmWeather weather;
 
-  PlanController(Plans plans, Engine engine, PlanViews views, FarmWeather weather) {
+  PlanController(Plans plans, PlanViews views, FarmWeather weather) {
     this.plans = plans;
     this.weather = weather;
     this.views = views;
-    this.engine = engine;
   }
-
-  /**
-   * A plan with its simulated year.
-   *
-   * @param farmId address of the farm it belongs to
-   * @param role what the person may do there
-   * @param undo the change that an undo would take back, or null
-   * @param redo the change that a redo would bring back, or null
-   * @param ownForages the farm's own, as they come out
-   */
-  record PlanView(
-      String id,
-      String farmId,
-      boolean demo,
-      Role role,
-      int revision,
-      Told undo,
-      Told redo,
-      Farm farm,
-      Plan plan,
-      List<CatalogueView.ForageView> ownForages,
-      YearView year) {}
 
   /**
    * Edits made on a revision.
@@ -102,17 +62,6 @@ class PlanController {
 
   /** Edits to try out; nothing is kept. */
   record TrialRequest(List<PlanEdit> edits) {}
-
-  /** A way of closing a gap, tried. */
-  record LeverView(
-      LeverOption.Kind kind,
-      List<PlanEdit> edits,
-      double bringsKg,
-      double bareKgAfter,
-      int bareDaysAfter,
-      double storedKgMore,
-      Double cost,
-      LocalDate decideBy) {}
 
   @GetMapping("/plans")
   List<PlanRepository.Row> list(@AuthenticationPrincipal Person person) {
@@ -205,73 +154,6 @@ class PlanController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove(@PathVariable String id, @AuthenticationPrincipal Person person) {
     plans.remove(id, person);
-  }
-
-  /** Ways of closing one gap: fields to shut, what they bring first, then hay to buy. */
-  @GetMapping("/plans/{id}/levers")
-  List<LeverView> levers(
-      @PathVariable String id,
-      @RequestParam int gap,
-      @RequestParam(required = false) String patternLotId,
-      @RequestParam(required = false) LocalDate buyDate,
-      @RequestParam(defaultValue = "normal") String season,
-      @AuthenticationPrincipal Person person) {
-    StoredPlan plan = plans.get(id, person);
-    FarmPlan stated = plan.content();
-    Engine engine = weather.engine(season, plan);
-    List<Gap> gaps = engine.gaps(engine.simulate(stated));
-    if (gap < 0 || gap >= gaps.size()) {
-      throw new Refused(
-          "no_such_gap",
-          "gap",
-          gap,
-          0.0,
-          (double) gaps.size() - 1,
-          "this plan has %d gaps, counted from 0".formatted(gaps.size()));
-    }
-    Gap chosen = gaps.get(gap);
-    List<Lever> levers = new ArrayList<>(List.of(new ShutForStockpile()));
-    pattern(stated, patternLotId)
-        .map(lot -> new BuyHay(lot, buyDate == null ? stated.plan().year().start() : buyDate))
-        .ifPresent(levers::add);
-    return new Trial(engine, stated, chosen)
-        .options(levers).stream().map(PlanController::lever).toList();
-  }
-
-  @GetMapping("/catalogue")
-  CatalogueView catalogue() {
-    return CatalogueView.of(engine.catalogue());
-  }
-
-  private static Optional<Lot> pattern(FarmPlan stated, String lotId) {
-    if (lotId == null) {
-      return Optional.of(stated.farm().lots().stream().findFirst().orElse(ROUND_BALE));
-    }
-    return Optional.of(
-        stated.allLots().stream()
-            .filter(l -> l.id().equals(lotId))
-            .findFirst()
-            .orElseThrow(
-                () -> new Refused("unknown_id", "patternLotId", lotId, "there is no " + lotId)));
-  }
-
-  /**
-   * Hay to think of where the store holds no lot to go by: a common round bale of dry grass hay.
-   */
-  private static final Lot ROUND_BALE =
-      new Lot(
-          "pattern", "Grass hay", "round bale", 0, 365, 0.87, "s_barn", "f_ring_open", null, "");
-
-  private static LeverView lever(LeverOption o) {
-    return new LeverView(
-        o.kind(),
-        o.edits(),
-        o.bringsKg(),
-        o.bareKgAfter(),
-        o.bareDaysAfter(),
-        o.storedKgMore(),
-        o.cost(),
-        o.decideBy());
   }
 
   private static List<PlanEdit> edits(List<PlanEdit> given) {

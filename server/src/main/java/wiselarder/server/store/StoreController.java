@@ -1,4 +1,4 @@
-package wiselarder.server.http;
+package wiselarder.server.store;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -6,8 +6,6 @@ import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -15,32 +13,25 @@ import wiselarder.core.balance.HaySum;
 import wiselarder.core.balance.SetOut;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.calendar.PlanYear;
-import wiselarder.core.closing.SellingOrder;
-import wiselarder.core.closing.WeanBy;
-import wiselarder.core.diet.Supplement;
-import wiselarder.core.engine.Engine;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.plan.FarmPlan;
-import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.Lot;
-import wiselarder.server.laboratory.Samples;
 import wiselarder.server.people.Person;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.StoredPlan;
+import wiselarder.server.year.PlanViews;
 
-/** Sums on what is put by and on who eats it, and samples sent to the laboratory. */
+/** Sums on what is put by: bales for some days, and how they are set out. */
 @RestController
 @RequestMapping("/api/plans/{id}")
 class StoreController {
   private final Plans plans;
   private final PlanViews views;
-  private final Samples samples;
 
-  StoreController(Plans plans, PlanViews views, Samples samples) {
+  StoreController(Plans plans, PlanViews views) {
     this.plans = plans;
     this.views = views;
-    this.samples = samples;
   }
 
   /**
@@ -153,99 +144,5 @@ class StoreController {
       throw new Refused("unknown_id", field, wanted, "there is no " + wanted);
     }
     return at;
-  }
-
-  /** The least supplement of each group and month in which something falls short. */
-  @GetMapping("/supplement")
-  List<Supplement> supplement(
-      @PathVariable String id,
-      @RequestParam(defaultValue = "normal") String season,
-      @AuthenticationPrincipal Person person) {
-    StoredPlan plan = plans.get(id, person);
-    Engine engine = views.engine(season, plan);
-    return Supplement.of(engine.simulate(plan.content()), engine.catalogue());
-  }
-
-  /** In which order groups would be sold on a day, and what that brings. */
-  @GetMapping("/selling")
-  List<SellingOrder> selling(
-      @PathVariable String id,
-      @RequestParam LocalDate on,
-      @RequestParam(defaultValue = "normal") String season,
-      @AuthenticationPrincipal Person person) {
-    StoredPlan plan = plans.get(id, person);
-    return SellingOrder.of(views.engine(season, plan), plan.content(), on);
-  }
-
-  /** A weaning day, tried; score at birth null where no birth follows in the plan. */
-  record WeaningView(
-      LocalDate weaning,
-      double lowestScore,
-      Double scoreAtBirth,
-      double needKg,
-      double bareKg,
-      boolean holds,
-      boolean planned) {}
-
-  /** What weaning earlier or later does to the dams of a group. */
-  @GetMapping("/weaning")
-  List<WeaningView> weaning(
-      @PathVariable String id,
-      @RequestParam String groupId,
-      @RequestParam(defaultValue = "normal") String season,
-      @AuthenticationPrincipal Person person) {
-    StoredPlan plan = plans.get(id, person);
-    return WeanBy.of(views.engine(season, plan), plan.content(), groupId).stream()
-        .map(
-            w ->
-                new WeaningView(
-                    w.weaning(),
-                    w.lowestScore(),
-                    YearView.orNull(w.scoreAtBirth()),
-                    w.needKg(),
-                    w.bareKg(),
-                    w.holds(),
-                    w.planned()))
-        .toList();
-  }
-
-  /**
-   * A sample to send.
-   *
-   * @param commandId the device's own name for this request
-   */
-  record NewSample(String commandId, String device, String lotId, LocalDate sampledOn) {}
-
-  /** Which device asks. */
-  record Device(String device) {}
-
-  @GetMapping("/samples")
-  List<Samples.Sent> sent(@PathVariable String id, @AuthenticationPrincipal Person person) {
-    return samples.of(id, person);
-  }
-
-  /** Sends a sample of a lot to the laboratory; sent twice under one name it is sent once. */
-  @PostMapping("/samples")
-  Samples.Sent send(
-      @PathVariable String id,
-      @RequestBody NewSample sample,
-      @AuthenticationPrincipal Person person) {
-    Check.text("command.id", sample.commandId, 80);
-    Check.present("sample.lotId", sample.lotId);
-    Check.present("sample.sampledOn", sample.sampledOn);
-    Samples.Command command = new Samples.Command(sample.commandId, sample.device);
-    return samples.send(id, person, command, sample.lotId, sample.sampledOn);
-  }
-
-  /** Writes a report that has come down of its lot. */
-  @PostMapping("/samples/{sample}/take")
-  PlanController.PlanView take(
-      @PathVariable String id,
-      @PathVariable String sample,
-      @RequestBody Device device,
-      @RequestParam(defaultValue = "normal") String season,
-      @AuthenticationPrincipal Person person) {
-    samples.take(id, person, sample, device.device);
-    return views.of(plans.open(id, person), season);
   }
 }

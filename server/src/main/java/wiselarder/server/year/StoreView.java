@@ -1,4 +1,4 @@
-package wiselarder.server.http;
+package wiselarder.server.year;
 
 import java.util.ArrayList;
 import java.util.List;

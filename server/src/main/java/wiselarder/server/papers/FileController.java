@@ -1,12 +1,8 @@
-package wiselarder.server.http;
+package wiselarder.server.papers;
 
-import java.nio.ByteBuffer;
-import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -23,12 +19,13 @@ import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.Farm.UnitSystem;
 import wiselarder.core.plan.FarmPlan;
-import wiselarder.core.quantity.Refused;
 import wiselarder.core.records.FarmRecords;
 import wiselarder.server.farm.Farms;
+import wiselarder.server.file.BadRows;
 import wiselarder.server.file.FarmFile;
 import wiselarder.server.file.LedgerFile;
 import wiselarder.server.file.Lists;
+import wiselarder.server.http.Transfer;
 import wiselarder.server.people.NotAllowed;
 import wiselarder.server.people.Person;
 import wiselarder.server.people.Role;
@@ -37,6 +34,8 @@ import wiselarder.server.plan.Slugs;
 import wiselarder.server.plan.StoredPlan;
 import wiselarder.server.plan.Told;
 import wiselarder.server.records.Records;
+import wiselarder.server.year.PlanView;
+import wiselarder.server.year.PlanViews;
 
 /** Files out and in. Whatever comes in is shown first, and taken whole or not at all. */
 @RestController
@@ -75,7 +74,7 @@ class FileController {
   @GetMapping("/farms/{farm}/file")
   ResponseEntity<byte[]> out(@PathVariable String farm, @AuthenticationPrincipal Person person) {
     FarmFile.Content content = farms.whole(farm, person);
-    return file(
+    return Transfer.file(
         FarmFile.write(content).getBytes(StandardCharsets.UTF_8),
         FarmFile.fileName(content.name()) + ".json",
         MediaType.APPLICATION_JSON);
@@ -83,7 +82,7 @@ class FileController {
 
   @PostMapping("/farms/file/preview")
   FilePreview preview(@RequestBody byte[] body) {
-    FarmFile.Content content = FarmFile.read(text(body));
+    FarmFile.Content content = FarmFile.read(Transfer.text(body));
     Engine knowing = engine.knowing(FarmRecords.of(content.records()));
     content.plans().forEach(knowing::resolve);
     return new FilePreview(
@@ -93,7 +92,7 @@ class FileController {
   /** Makes a new farm of a file. */
   @PostMapping("/farms/file")
   Farms.Made makeFarm(@RequestBody byte[] body, @AuthenticationPrincipal Person person) {
-    FarmFile.Content content = FarmFile.read(text(body));
+    FarmFile.Content content = FarmFile.read(Transfer.text(body));
     return farms.make(person, content, Told.How.BEGAN_FROM_FILE);
   }
 
@@ -101,7 +100,7 @@ class FileController {
   @PostMapping("/farms/{farm}/file")
   Added addPlans(
       @PathVariable String farm, @RequestBody byte[] body, @AuthenticationPrincipal Person person) {
-    FarmFile.Content content = FarmFile.read(text(body));
+    FarmFile.Content content = FarmFile.read(Transfer.text(body));
     return new Added(farms.addPlans(farm, person, content, Told.How.BEGAN_FROM_FILE));
   }
 
@@ -110,20 +109,20 @@ class FileController {
   ChangePreview previewReplace(
       @PathVariable String id, @RequestBody byte[] body, @AuthenticationPrincipal Person person) {
     FarmPlan now = plans.get(id, person).content();
-    FarmPlan then = FarmFile.read(text(body)).plans().get(0);
+    FarmPlan then = FarmFile.read(Transfer.text(body)).plans().get(0);
     engine.resolve(then);
     return new ChangePreview(Difference.between(now, then), List.of());
   }
 
   /** Replaces a plan by the first of a file, as one revision. */
   @PostMapping("/plans/{id}/file")
-  PlanController.PlanView replace(
+  PlanView replace(
       @PathVariable String id,
       @RequestParam int revision,
       @RequestParam(defaultValue = "normal") String season,
       @RequestBody byte[] body,
       @AuthenticationPrincipal Person person) {
-    FarmPlan then = FarmFile.read(text(body)).plans().get(0);
+    FarmPlan then = FarmFile.read(Transfer.text(body)).plans().get(0);
     return views.of(plans.replace(id, person, revision, then), season);
   }
 
@@ -134,7 +133,7 @@ class FileController {
       @AuthenticationPrincipal Person person) {
     StoredPlan stored = plans.get(id, person);
     FarmPlan plan = stored.content();
-    return file(
+    return Transfer.file(
         lists(plan).write(kind, plan, records.of(stored.farmId())).getBytes(StandardCharsets.UTF_8),
         FarmFile.fileName(plan.farm().name() + "-" + kind.name()) + ".csv",
         CSV);
@@ -149,7 +148,7 @@ class FileController {
       @AuthenticationPrincipal Person person) {
     StoredPlan stored = plans.get(id, person);
     FarmPlan now = stored.content();
-    Lists.Read read = lists(now).read(kind, text(body), now, records.of(stored.farmId()));
+    Lists.Read read = lists(now).read(kind, Transfer.text(body), now, records.of(stored.farmId()));
     FarmPlan then = PlanEdit.all(now, read.edits());
     engine.resolve(then);
     List<Difference.Change> changes = new ArrayList<>(Difference.between(now, then));
@@ -159,7 +158,7 @@ class FileController {
 
   /** Takes a list as one revision, when every row of it can be taken. */
   @PostMapping("/plans/{id}/lists/{kind}")
-  PlanController.PlanView takeList(
+  PlanView takeList(
       @PathVariable String id,
       @PathVariable Lists.Kind kind,
       @RequestParam int revision,
@@ -169,7 +168,8 @@ class FileController {
     StoredPlan now = plans.get(id, person);
     NotAllowed.unless(now.role(), Role.PLANNER);
     Lists.Read read =
-        lists(now.content()).read(kind, text(body), now.content(), records.of(now.farmId()));
+        lists(now.content())
+            .read(kind, Transfer.text(body), now.content(), records.of(now.farmId()));
     if (!read.problems().isEmpty()) {
       throw new BadRows(read.problems());
     }
@@ -202,8 +202,8 @@ class FileController {
     YearBalance balance = views.engine(season, stored).simulate(plan);
     String name = FarmFile.fileName(plan.farm().name() + "-ledger");
     return format == LedgerFormat.XLSX
-        ? file(LedgerFile.xlsx(balance, system), name + ".xlsx", XLSX)
-        : file(
+        ? Transfer.file(LedgerFile.xlsx(balance, system), name + ".xlsx", XLSX)
+        : Transfer.file(
             LedgerFile.csv(balance, system).getBytes(StandardCharsets.UTF_8), name + ".csv", CSV);
   }
 
@@ -213,22 +213,6 @@ class FileController {
     XLSX
   }
 
-  /** Rows that cannot be taken. */
-  static final class BadRows extends RuntimeException {
-    private static final long serialVersionUID = 1L;
-
-    private final transient List<Lists.RowProblem> problems;
-
-    BadRows(List<Lists.RowProblem> problems) {
-      super(problems.size() + " rows cannot be taken");
-      this.problems = new ArrayList<>(problems);
-    }
-
-    List<Lists.RowProblem> problems() {
-      return problems;
-    }
-  }
-
   private static PlanSummary summary(FarmPlan p) {
     return new PlanSummary(
         p.plan().name(),
@@ -236,23 +220,5 @@ class FileController {
         p.farm().fields().size(),
         p.farm().groups().size(),
         p.farm().lots().size());
-  }
-
-  static String text(byte[] body) {
-    try {
-      return StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(body)).toString();
-    } catch (CharacterCodingException e) {
-      throw new Refused("not_text", "file", null, "this is no text in UTF-8");
-    }
-  }
-
-  static ResponseEntity<byte[]> file(byte[] content, String name, MediaType type) {
-    return ResponseEntity.ok()
-        .contentType(type)
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION,
-            ContentDisposition.attachment().filename(name).build().toString())
-        .header(HttpHeaders.CACHE_CONTROL, "no-store")
-        .body(content);
   }
 }

@@ -1,4 +1,4 @@
-package wiselarder.server.http;
+package wiselarder.server.farm;
 
 import java.time.LocalDate;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -13,7 +13,6 @@ import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.Lot;
 import wiselarder.core.store.PackageSize;
-import wiselarder.server.farm.Farms;
 import wiselarder.server.people.Person;
 import wiselarder.server.plan.Told;
 

@@ -1,4 +1,4 @@
-package wiselarder.server.http;
+package wiselarder.server.land;
 
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
@@ -29,10 +29,13 @@ import wiselarder.core.quantity.Refused;
 import wiselarder.server.file.FarmFile;
 import wiselarder.server.file.GeoJson;
 import wiselarder.server.file.Lists;
+import wiselarder.server.http.Transfer;
 import wiselarder.server.people.Person;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.Slugs;
 import wiselarder.server.plan.StoredPlan;
+import wiselarder.server.year.PlanView;
+import wiselarder.server.year.PlanViews;
 
 /** The map of a farm, and what is asked of one field. */
 @RestController
@@ -236,7 +239,7 @@ class LandController {
   @GetMapping("/map")
   ResponseEntity<byte[]> map(@PathVariable String id, @AuthenticationPrincipal Person person) {
     FarmPlan plan = plans.get(id, person).content();
-    return FileController.file(
+    return Transfer.file(
         GeoJson.write(plan).getBytes(StandardCharsets.UTF_8),
         FarmFile.fileName(plan.farm().name() + "-fields") + ".geojson",
         GEO_JSON);
@@ -250,7 +253,7 @@ class LandController {
       @RequestBody byte[] body,
       @AuthenticationPrincipal Person person) {
     FarmPlan now = plans.get(id, person).content();
-    GeoJson.Read read = GeoJson.read(FileController.text(body), now, forageId, Slugs::fresh);
+    GeoJson.Read read = GeoJson.read(Transfer.text(body), now, forageId, Slugs::fresh);
     FarmPlan then = PlanEdit.all(now, edits(now, read));
     views.engine("normal", plans.get(id, person)).resolve(then);
     return new MapPreview(read.shapes(), read.problems());
@@ -258,7 +261,7 @@ class LandController {
 
   /** Takes the fields of a map as one revision; what cannot be taken is left out. */
   @PostMapping("/map")
-  PlanController.PlanView take(
+  PlanView take(
       @PathVariable String id,
       @RequestParam int revision,
       @RequestParam String forageId,
@@ -266,7 +269,7 @@ class LandController {
       @RequestBody byte[] body,
       @AuthenticationPrincipal Person person) {
     FarmPlan now = plans.get(id, person).content();
-    GeoJson.Read read = GeoJson.read(FileController.text(body), now, forageId, Slugs::fresh);
+    GeoJson.Read read = GeoJson.read(Transfer.text(body), now, forageId, Slugs::fresh);
     if (read.edits().isEmpty()) {
       throw new Refused("no_shape", "features", 0, "no field of the file can be taken");
     }

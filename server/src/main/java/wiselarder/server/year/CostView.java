@@ -1,4 +1,4 @@
-package wiselarder.server.http;
+package wiselarder.server.year;
 
 import java.util.List;
 import wiselarder.core.balance.YearBalance;

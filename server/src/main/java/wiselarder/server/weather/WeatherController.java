@@ -1,4 +1,4 @@
-package wiselarder.server.http;
+package wiselarder.server.weather;
 
 import java.time.LocalDate;
 import java.util.List;
@@ -17,10 +17,10 @@ import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.weather.Climate;
 import wiselarder.core.weather.RecordedWeather;
+import wiselarder.server.http.Transfer;
 import wiselarder.server.people.Person;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.StoredPlan;
-import wiselarder.server.weather.FarmWeather;
 
 /** Recorded weather over HTTP. */
 @RestController
@@ -64,7 +64,7 @@ class WeatherController {
       @RequestParam String name,
       @RequestBody byte[] body,
       @AuthenticationPrincipal Person person) {
-    return read("", RecordedWeather.read(name, FileController.text(body)), plans.get(id, person));
+    return read("", RecordedWeather.read(name, Transfer.text(body)), plans.get(id, person));
   }
 
   /** Keeps a file's days as a record of the farm. */
@@ -74,7 +74,7 @@ class WeatherController {
       @RequestParam String name,
       @RequestBody byte[] body,
       @AuthenticationPrincipal Person person) {
-    RecordedWeather.Read read = RecordedWeather.read(name, FileController.text(body));
+    RecordedWeather.Read read = RecordedWeather.read(name, Transfer.text(body));
     String slug = weather.add(id, person, read.weather());
     return read(slug, read, plans.get(id, person));
   }

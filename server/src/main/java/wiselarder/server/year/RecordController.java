@@ -1,4 +1,4 @@
-package wiselarder.server.http;
+package wiselarder.server.year;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
@@ -91,7 +91,7 @@ class RecordController {
 
   /** Writes facts down and shows the plan's year with them. */
   @PostMapping
-  PlanController.PlanView write(
+  PlanView write(
       @PathVariable String id,
       @RequestBody WriteRequest request,
       @RequestParam(defaultValue = "normal") String season,

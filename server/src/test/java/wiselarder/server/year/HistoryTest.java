@@ -1,4 +1,4 @@
-package wiselarder.server.http;
+package wiselarder.server.year;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -13,6 +13,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 import wiselarder.server.App;
 import wiselarder.server.Http;
+import wiselarder.server.Operations;
 
 /** Numbered revisions, undo and redo, two people at once, copies. */
 class HistoryTest {

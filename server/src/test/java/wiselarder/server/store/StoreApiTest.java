@@ -1,4 +1,4 @@
-package wiselarder.server.http;
+package wiselarder.server.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -13,6 +13,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
 import wiselarder.server.App;
 import wiselarder.server.Http;
+import wiselarder.server.Operations;
 import wiselarder.server.farm.Farms;
 import wiselarder.server.farm.Invitations;
 import wiselarder.server.people.People;

@@ -1,0 +1,113 @@
+package wiselarder.server.closing;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import wiselarder.core.closing.BuyHay;
+import wiselarder.core.closing.Lever;
+import wiselarder.core.closing.LeverOption;
+import wiselarder.core.closing.ShutForStockpile;
+import wiselarder.core.closing.Trial;
+import wiselarder.core.edit.PlanEdit;
+import wiselarder.core.engine.Engine;
+import wiselarder.core.gap.Gap;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.quantity.Refused;
+import wiselarder.core.store.Lot;
+import wiselarder.server.people.Person;
+import wiselarder.server.plan.Plans;
+import wiselarder.server.plan.StoredPlan;
+import wiselarder.server.weather.FarmWeather;
+
+/** Ways of closing a gap, tried on a plan as it stands. */
+@RestController
+@RequestMapping("/api")
+class ClosingController {
+  private final Plans plans;
+  private final FarmWeather weather;
+
+  ClosingController(Plans plans, FarmWeather weather) {
+    this.plans = plans;
+    this.weather = weather;
+  }
+
+  /** A way of closing a gap, tried. */
+  record LeverView(
+      LeverOption.Kind kind,
+      List<PlanEdit> edits,
+      double bringsKg,
+      double bareKgAfter,
+      int bareDaysAfter,
+      double storedKgMore,
+      Double cost,
+      LocalDate decideBy) {}
+
+  /** Ways of closing one gap: fields to shut, what they bring first, then hay to buy. */
+  @GetMapping("/plans/{id}/levers")
+  List<LeverView> levers(
+      @PathVariable String id,
+      @RequestParam int gap,
+      @RequestParam(required = false) String patternLotId,
+      @RequestParam(required = false) LocalDate buyDate,
+      @RequestParam(defaultValue = "normal") String season,
+      @AuthenticationPrincipal Person person) {
+    StoredPlan plan = plans.get(id, person);
+    FarmPlan stated = plan.content();
+    Engine engine = weather.engine(season, plan);
+    List<Gap> gaps = engine.gaps(engine.simulate(stated));
+    if (gap < 0 || gap >= gaps.size()) {
+      throw new Refused(
+          "no_such_gap",
+          "gap",
+          gap,
+          0.0,
+          (double) gaps.size() - 1,
+          "this plan has %d gaps, counted from 0".formatted(gaps.size()));
+    }
+    Gap chosen = gaps.get(gap);
+    List<Lever> levers = new ArrayList<>(List.of(new ShutForStockpile()));
+    pattern(stated, patternLotId)
+        .map(lot -> new BuyHay(lot, buyDate == null ? stated.plan().year().start() : buyDate))
+        .ifPresent(levers::add);
+    return new Trial(engine, stated, chosen)
+        .options(levers).stream().map(ClosingController::lever).toList();
+  }
+
+  private static Optional<Lot> pattern(FarmPlan stated, String lotId) {
+    if (lotId == null) {
+      return Optional.of(stated.farm().lots().stream().findFirst().orElse(ROUND_BALE));
+    }
+    return Optional.of(
+        stated.allLots().stream()
+            .filter(l -> l.id().equals(lotId))
+            .findFirst()
+            .orElseThrow(
+                () -> new Refused("unknown_id", "patternLotId", lotId, "there is no " + lotId)));
+  }
+
+  /**
+   * Hay to think of where the store holds no lot to go by: a common round bale of dry grass hay.
+   */
+  private static final Lot ROUND_BALE =
+      new Lot(
+          "pattern", "Grass hay", "round bale", 0, 365, 0.87, "s_barn", "f_ring_open", null, "");
+
+  private static LeverView lever(LeverOption o) {
+    return new LeverView(
+        o.kind(),
+        o.edits(),
+        o.bringsKg(),
+        o.bareKgAfter(),
+        o.bareDaysAfter(),
+        o.storedKgMore(),
+        o.cost(),
+        o.decideBy());
+  }
+}

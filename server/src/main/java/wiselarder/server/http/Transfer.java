@@ -1,0 +1,35 @@
+package wiselarder.server.http;
+
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import wiselarder.core.quantity.Refused;
+
+/** Files as they come and go over HTTP. */
+public final class Transfer {
+  private Transfer() {}
+
+  /** What came as a file of text. */
+  public static String text(byte[] body) {
+    try {
+      return StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(body)).toString();
+    } catch (CharacterCodingException e) {
+      throw new Refused("not_text", "file", null, "this is no text in UTF-8");
+    }
+  }
+
+  /** An answer that the browser keeps as a file. */
+  public static ResponseEntity<byte[]> file(byte[] content, String name, MediaType type) {
+    return ResponseEntity.ok()
+        .contentType(type)
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment().filename(name).build().toString())
+        .header(HttpHeaders.CACHE_CONTROL, "no-store")
+        .body(content);
+  }
+}
