@@ -69,12 +69,12 @@ public class SeasonsBench {
   /** Resolves the farm once; weather changes from year to year. */
   @Setup
   public void resolve() {
-    resolved = Engine.load().resolve(farm());
+    resolved = Engine.load().resolve(farm(fields, months));
     generator = resolved.generator();
     weather = generator.year(1);
   }
 
-  private FarmPlan farm() {
+  static FarmPlan farm(int fields, int months) {
     PlanYear year = new PlanYear(LocalDate.of(2027, 9, 1), months);
     List<Field> land = new ArrayList<>();
     List<Sowing> sowings = new ArrayList<>();

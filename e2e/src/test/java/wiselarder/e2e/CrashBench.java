@@ -28,11 +28,10 @@ import tools.jackson.databind.json.JsonMapper;
 /**
  * Kills the application, the database or both with SIGKILL at random moments during 500 edits; then
  * every edit that was acknowledged must be there, and the plan must open. Run by {@code ./larder
- * bench crash}, not by the tests. The database runs as it does in the product, with fsync on.
+ * bench crash}; {@code BenchesTest} runs it once, short. The database runs as it does in the
+ * product, with fsync on.
  */
 class CrashBench {
-  private static final int EDITS = 500;
-  private static final int KILLS = 10;
   private static final JsonMapper MAPPER = new JsonMapper();
 
   private final Random random = new Random(11);
@@ -55,27 +54,33 @@ class CrashBench {
 
   @Test
   void everyAcknowledgedEditSurvives() throws Exception {
+    measure(500, 10);
+  }
+
+  void measure(int edits, int kills) throws Exception {
     try {
       pg("start");
       startApp();
       begin();
-      run();
+      run(edits, kills);
     } finally {
-      app.destroyForcibly();
+      if (app != null) {
+        app.destroyForcibly();
+      }
       pg("stop");
       new ProcessBuilder("rm", "-rf", home.toString()).start().waitFor();
     }
   }
 
-  private void run() throws Exception {
+  private void run(int edits, int most) throws Exception {
     List<Integer> acknowledged = new ArrayList<>();
     int revision = 1;
     int unanswered = 0;
     int kills = 0;
-    for (int n = 1; n <= EDITS; n++) {
+    for (int n = 1; n <= edits; n++) {
       AtomicBoolean killed = new AtomicBoolean();
       Thread killer = null;
-      if (n % (EDITS / KILLS) == EDITS / KILLS / 2) {
+      if (n % (edits / most) == edits / most / 2) {
         killer = new Thread(() -> kill(killed));
         killer.start();
       }
@@ -103,7 +108,7 @@ class CrashBench {
     List<Integer> stored = stored();
     System.out.printf(
         "crash: %d edits, %d kills, %d acknowledged, %d cut off, %d stored; lost %d%n",
-        EDITS,
+        edits,
         kills,
         acknowledged.size(),
         unanswered,
@@ -182,7 +187,11 @@ class CrashBench {
   private void startApp() throws Exception {
     ProcessBuilder builder =
         new ProcessBuilder(
-                "java", "-XX:TieredStopAtLevel=1", "-jar", System.getenv("LARDER_APP_JAR"))
+                "java",
+                "-XX:TieredStopAtLevel=1",
+                "-jar",
+                System.getenv()
+                    .getOrDefault("LARDER_APP_JAR", "../server/target/server-0.1.0-app.jar"))
             .redirectErrorStream(true)
             .redirectOutput(home.resolve("app.log").toFile());
     builder.environment().put("SERVER_PORT", Integer.toString(port));

@@ -71,7 +71,10 @@ class PaintBench {
       measure("an empty page's two frames", i -> number(page.evaluate(FRAMES)));
       page.navigate(product.demo() + "/herd");
       page.getByTestId("verdict").waitFor();
-      var head = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(Pattern.compile("^Head"))).first();
+      var head =
+          page.getByRole(
+                  AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(Pattern.compile("^Head")))
+              .first();
       int kept = Integer.parseInt(head.inputValue());
       measure("head count typed", i -> painted(page, () -> head.fill("" + (kept + 1 + i % 7))));
       BoundingBox mark = page.getByRole(AriaRole.SLIDER).first().boundingBox();
@@ -79,7 +82,9 @@ class PaintBench {
       double y = mark.y + mark.height / 2;
       page.mouse().move(x, y);
       page.mouse().down();
-      measure("a birth mark dragged", i -> painted(page, () -> page.mouse().move(x + 20 + 30 * (i % 5), y)));
+      measure(
+          "a birth mark dragged",
+          i -> painted(page, () -> page.mouse().move(x + 20 + 30 * (i % 5), y)));
       page.mouse().up();
       trials(page);
       weigh(product);
