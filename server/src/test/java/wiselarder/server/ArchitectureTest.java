@@ -28,20 +28,23 @@ class ArchitectureTest {
           Map.entry("people", Set.of()),
           Map.entry("watch", Set.of()),
           Map.entry("catalogue", Set.of()),
-          Map.entry("file", Set.of("json")),
+          Map.entry("lists", Set.of("json")),
+          Map.entry("file", Set.of("json", "lists")),
           Map.entry("cli", Set.of("file", "json")),
           Map.entry("plan", Set.of("json", "people")),
           Map.entry("records", Set.of("json", "people", "plan")),
           Map.entry("farm", Set.of("file", "people", "plan", "records")),
-          Map.entry("http", Set.of("farm", "file", "json", "people", "plan")),
+          Map.entry("http", Set.of("farm", "json", "lists", "people", "plan")),
           Map.entry("weather", Set.of("http", "people", "plan", "records")),
           Map.entry("year", Set.of("catalogue", "people", "plan", "records", "weather")),
           Map.entry("closing", Set.of("people", "plan", "weather")),
           Map.entry("herd", Set.of("people", "plan", "year")),
           Map.entry("store", Set.of("people", "plan", "year")),
-          Map.entry("land", Set.of("file", "http", "people", "plan", "year")),
+          Map.entry("land", Set.of("file", "http", "lists", "people", "plan", "year")),
           Map.entry("laboratory", Set.of("people", "plan", "records", "year")),
-          Map.entry("papers", Set.of("farm", "file", "http", "people", "plan", "records", "year")));
+          Map.entry(
+              "papers",
+              Set.of("farm", "file", "http", "lists", "people", "plan", "records", "year")));
 
   @Test
   void onlyListedEdgesBetweenPackages() {
@@ -86,7 +89,8 @@ class ArchitectureTest {
   void filesAndTheCommandNeedNoSpring() {
     classes()
         .that()
-        .resideInAnyPackage("wiselarder.server.file..", "wiselarder.server.cli..")
+        .resideInAnyPackage(
+            "wiselarder.server.file..", "wiselarder.server.lists..", "wiselarder.server.cli..")
         .should()
         .onlyDependOnClassesThat()
         .resideOutsideOfPackage("org.springframework..")

@@ -19,6 +19,7 @@ import wiselarder.core.land.Survey;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Items;
 import wiselarder.core.quantity.Refused;
+import wiselarder.server.lists.Lists;
 
 /**
  * Fields as GeoJSON (RFC 7946, longitude and latitude in WGS 84), out and in. Polygons are fields,

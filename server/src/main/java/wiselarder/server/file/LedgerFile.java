@@ -17,6 +17,7 @@ import org.apache.poi.xssf.usermodel.XSSFWorkbook;
 import wiselarder.core.balance.Ledger;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.plan.Farm.UnitSystem;
+import wiselarder.server.lists.CsvUnit;
 
 /** The ledger as CSV and as a spreadsheet: one row a month and one for the year, dry matter. */
 public final class LedgerFile {

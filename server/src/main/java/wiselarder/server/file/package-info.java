@@ -1,5 +1,5 @@
 /**
- * Files as they are written and read, without HTTP: farm file, lists, GeoJSON, ledger. May use:
+ * Files as they are written and read, without HTTP: farm file, map (GeoJSON), ledger. May use:
  * json.
  */
 package wiselarder.server.file;

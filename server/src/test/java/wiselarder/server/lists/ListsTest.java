@@ -1,4 +1,4 @@
-package wiselarder.server.file;
+package wiselarder.server.lists;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
@@ -24,6 +24,8 @@ import wiselarder.core.plan.Items;
 import wiselarder.core.records.FarmRecords;
 import wiselarder.core.records.LotTested;
 import wiselarder.server.farm.DemoFarms;
+import wiselarder.server.file.FarmFile;
+import wiselarder.server.file.LedgerFile;
 
 /** Fields, groups and lots as CSV, and the ledger as CSV and spreadsheet. */
 class ListsTest {

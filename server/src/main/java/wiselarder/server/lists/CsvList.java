@@ -1,4 +1,4 @@
-package wiselarder.server.file;
+package wiselarder.server.lists;
 
 import java.io.IOException;
 import java.io.StringReader;

@@ -1,10 +1,10 @@
-package wiselarder.server.file;
+package wiselarder.server.lists;
 
 import wiselarder.core.plan.Farm.UnitSystem;
 import wiselarder.core.quantity.Units;
 
 /** A quantity of a CSV column: what stands at the end of its name, and what one of it is in SI. */
-enum CsvUnit {
+public enum CsvUnit {
   NONE("", 1, "", 1),
   AREA("_ha", 1, "_ac", Units.HA_PER_ACRE),
   WEIGHT("_kg", 1, "_lb", Units.KG_PER_LB),
@@ -33,15 +33,15 @@ enum CsvUnit {
     this.imperialInSi = imperialInSi;
   }
 
-  String suffix(UnitSystem system) {
+  public String suffix(UnitSystem system) {
     return system == UnitSystem.METRIC ? metric : imperial;
   }
 
-  double toSi(double value, UnitSystem system) {
+  public double toSi(double value, UnitSystem system) {
     return value * (system == UnitSystem.METRIC ? metricInSi : imperialInSi);
   }
 
-  double fromSi(double si, UnitSystem system) {
+  public double fromSi(double si, UnitSystem system) {
     return si / (system == UnitSystem.METRIC ? metricInSi : imperialInSi);
   }
 }
