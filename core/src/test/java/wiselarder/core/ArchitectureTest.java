@@ -97,6 +97,7 @@ class ArchitectureTest {
           Map.entry(
               "engine",
               Set.of(
+                  "land",
                   "resolved",
                   "balance",
                   "calendar",

@@ -7,6 +7,8 @@ import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.gap.GapFinder;
 import wiselarder.core.plan.Catalogue;
+import wiselarder.core.plan.Doubt;
+import wiselarder.core.plan.Doubts;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Season;
 import wiselarder.core.records.FarmRecords;
@@ -99,7 +101,7 @@ public final class Engine {
   /** Applies the edits in order and gives the year of the outcome; the plan stays as it is. */
   public YearBalance tryOut(FarmPlan stated, List<PlanEdit> edits) {
     FarmPlan changed = PlanEdit.all(stated, edits);
-    if (years == null) {
+    if (years == null || !season.isThere(stated, records.weather())) {
       return simulate(changed);
     }
     Years.Kept like = year(stated);
@@ -158,6 +160,13 @@ public final class Engine {
     return one.farm().climateId().equals(other.farm().climateId())
         && one.plan().year().equals(other.plan().year())
         && one.plan().scenarios().equals(other.plan().scenarios());
+  }
+
+  /** What is doubtful in a plan, as {@link Doubts#of(FarmPlan, Catalogue)}. */
+  public List<Doubt> doubts(FarmPlan stated) {
+    return years == null
+        ? Doubts.of(stated, catalogue)
+        : Doubts.of(stated, catalogue, years.ofMap(stated.farm().fields()));
   }
 
   public List<Gap> gaps(YearBalance balance) {

@@ -1,8 +1,13 @@
 package wiselarder.core.engine;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import wiselarder.core.balance.YearBalance;
+import wiselarder.core.land.Field;
+import wiselarder.core.land.Outline;
+import wiselarder.core.plan.Doubt;
+import wiselarder.core.plan.Doubts;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Season;
 import wiselarder.core.records.FarmRecords;
@@ -30,12 +35,17 @@ final class Years {
   private final Map<Key, Kept> kept = most(MOST_KEPT);
   private final Map<Key, Kept> tried = most(MOST_TRIED);
 
-  private static Map<Key, Kept> most(int count) {
+  private final Map<List<Drawn>, List<Doubt>> ofMaps = most(MOST_KEPT);
+
+  /** What the doubts of a map follow from. */
+  record Drawn(String id, double areaHa, Outline outline) {}
+
+  private static <K, V> Map<K, V> most(int count) {
     return new LinkedHashMap<>(count * 2, 0.75f, true) {
       private static final long serialVersionUID = 1L;
 
       @Override
-      protected boolean removeEldestEntry(Map.Entry<Key, Kept> eldest) {
+      protected boolean removeEldestEntry(Map.Entry<K, V> eldest) {
         return size() > count;
       }
     };
@@ -53,6 +63,13 @@ final class Years {
 
   synchronized void tried(Key key, Kept year) {
     tried.put(key, year);
+  }
+
+  /** What is doubtful of a map as it is drawn. */
+  synchronized List<Doubt> ofMap(List<Field> fields) {
+    List<Drawn> drawn =
+        fields.stream().map(f -> new Drawn(f.id(), f.areaHa(), f.outline())).toList();
+    return ofMaps.computeIfAbsent(drawn, d -> Doubts.ofMap(fields));
   }
 
   /** The year that was tried out last on a farm and in a season, or null. */

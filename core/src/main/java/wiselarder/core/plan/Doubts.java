@@ -52,12 +52,20 @@ public final class Doubts {
 
   /** Every doubtful figure: fields, groups, lots, in the order they stand in the plan. */
   public static List<Doubt> of(FarmPlan stated, Catalogue catalogue) {
+    return of(stated, catalogue, ofMap(stated.farm().fields()));
+  }
+
+  /**
+   * The same where those of the map are known: they follow from the fields' outlines and areas only
+   * and cost more than a year.
+   */
+  public static List<Doubt> of(FarmPlan stated, Catalogue catalogue, List<Doubt> ofMap) {
     Doubts doubts = new Doubts(catalogue.on(stated.farm()));
     stated.farm().fields().forEach(doubts::field);
     stated.farm().groups().forEach(doubts::group);
     stated.allLots().forEach(l -> doubts.lot(l, stated.plan().year().start()));
     stated.plan().cuts().forEach(c -> doubts.cut(c, stated));
-    doubts.map(stated.farm().fields());
+    doubts.found.addAll(ofMap);
     return List.copyOf(doubts.found);
   }
 
@@ -116,7 +124,10 @@ public final class Doubts {
   }
 
   /** Areas typed against areas drawn, and fields drawn over each other. */
-  private void map(List<Field> fields) {
+
+  /** Areas typed otherwise than drawn, and fields that lie over each other. */
+  public static List<Doubt> ofMap(List<Field> fields) {
+    List<Doubt> found = new ArrayList<>();
     for (int i = 0; i < fields.size(); i++) {
       Field f = fields.get(i);
       if (f.outline() == null) {
@@ -143,6 +154,7 @@ public final class Doubts {
         }
       }
     }
+    return List.copyOf(found);
   }
 
   /** Typed and drawn areas may differ by this share before it is worth a word. */

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import wiselarder.core.edit.PlanEdit;
+import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Check;
 import wiselarder.server.people.Person;
@@ -93,8 +94,10 @@ class PlanController {
       @RequestParam(defaultValue = "normal") String season,
       @AuthenticationPrincipal Person person) {
     StoredPlan plan = plans.get(id, person);
-    FarmPlan changed = PlanEdit.all(plan.content(), edits(request.edits));
-    return YearView.of(changed, weather.engine(season, plan.farmId(), changed));
+    List<PlanEdit> edits = edits(request.edits);
+    FarmPlan changed = PlanEdit.all(plan.content(), edits);
+    Engine engine = weather.engine(season, plan.farmId(), changed);
+    return YearView.of(engine.tryOut(plan.content(), edits), engine);
   }
 
   @PostMapping("/plans/{id}/undo")

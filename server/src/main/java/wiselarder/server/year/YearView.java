@@ -17,7 +17,6 @@ import wiselarder.core.engine.Engine;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.land.Field;
 import wiselarder.core.plan.Doubt;
-import wiselarder.core.plan.Doubts;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.weather.Climate;
 import wiselarder.core.weather.WeatherYear;
@@ -152,7 +151,12 @@ public record YearView(
 
   /** Simulates a plan in the engine's season. */
   static YearView of(FarmPlan stated, Engine engine) {
-    YearBalance b = engine.simulate(stated);
+    return of(engine.simulate(stated), engine);
+  }
+
+  /** A year that the engine has simulated. */
+  static YearView of(YearBalance b, Engine engine) {
+    FarmPlan stated = b.stated();
     Climate climate = engine.catalogue().climate(stated.farm().climateId());
     FeedCosts costs = FeedCosts.of(b, engine.catalogue());
     return new YearView(
@@ -175,7 +179,7 @@ public record YearView(
         line("", Ledger.total(b)),
         engine.gaps(b),
         b.resolved().cautions().stream().map(YearView::caution).toList(),
-        Doubts.of(stated, engine.catalogue()),
+        engine.doubts(stated),
         haySums(b),
         bands(b, climate),
         frosts(b),
