@@ -5,6 +5,7 @@ import {
   type Catalogue,
   type Doubt,
   type Edit,
+  type Part,
   type PlanView,
   type Problem,
   type Seen,
@@ -35,6 +36,8 @@ class OpenPlan {
   /** Key of the season that the whole product is looked at in. */
   season = $state('normal');
   records = $state<WeatherRecord[]>([]);
+  /** Parts of a tried year that the screen shows; null for all. */
+  private parts: Part[] | null = null;
   private trialNumber = 0;
   private trying = false;
   private next: Edit[] | null = null;
@@ -249,9 +252,10 @@ class OpenPlan {
       const asked: Edit[] = this.next;
       this.next = null;
       try {
-        const year = await api.trial(this.view!.id, asked);
+        const parts = this.parts;
+        const year = await api.trial(this.view!.id, asked, parts);
         if (number === this.trialNumber) {
-          this.trial = year;
+          this.trial = this.filled(year, parts);
           this.trialProblem = null;
         }
       } catch (e) {
@@ -262,6 +266,25 @@ class OpenPlan {
       }
     }
     this.trying = false;
+  }
+
+  /** What no picture of this screen shows is not asked for; it stands as it is stored. */
+  private filled(year: YearView, parts: Part[] | null): YearView {
+    if (!parts) return year;
+    const { fields, groups, water } = this.view!.year;
+    return {
+      ...year,
+      ...(parts.includes('FIELDS') ? {} : { fields }),
+      ...(parts.includes('GROUPS') ? {} : { groups, water }),
+    };
+  }
+
+  /** A screen says which parts of a tried year it shows; what it returns is called when it goes. */
+  shows(...parts: Part[]): () => void {
+    this.parts = parts;
+    return () => {
+      if (this.parts === parts) this.parts = null;
+    };
   }
 
   /** Shows a year that is not the stored one, such as one of the history. */

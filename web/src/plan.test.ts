@@ -119,3 +119,32 @@ describe('undo', () => {
     expect(undo).not.toHaveBeenCalled();
   });
 });
+
+describe('a trial', () => {
+  const year = (mark: string) => ({ total: mark, fields: mark, groups: mark, water: mark });
+
+  test('asks for what the screen shows; the rest stands as it is stored', async () => {
+    vi.spyOn(api, 'plan').mockResolvedValue(view(1, { year: year('stored') }));
+    await open.open('p');
+    const answer = { ...year('tried'), fields: [] };
+    const trial = vi.spyOn(api, 'trial').mockResolvedValue(answer as never);
+    const gone = open.shows('GROUPS');
+    await open.tryOut([{ namePlan: 'a' }]);
+    expect(trial.mock.lastCall![2]).toEqual(['GROUPS']);
+    expect(open.year).toEqual({ ...year('tried'), fields: 'stored' });
+    gone();
+    await open.tryOut([{ namePlan: 'a' }]);
+    expect(trial.mock.lastCall![2]).toBeNull();
+    expect(open.year.fields).toEqual([]);
+  });
+
+  test('of a screen that has gone does not take the parts of the next one', () => {
+    const first = open.shows('FIELDS');
+    const second = open.shows('GROUPS');
+    first();
+    const trial = vi.spyOn(api, 'trial').mockResolvedValue(year('tried') as never);
+    void open.tryOut([]);
+    expect(trial.mock.lastCall![2]).toEqual(['GROUPS']);
+    second();
+  });
+});

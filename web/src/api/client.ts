@@ -2,6 +2,8 @@ import type { components } from './schema';
 
 type Schemas = components['schemas'];
 export type PlanView = Schemas['PlanView'];
+/** What of a year only some screens show. */
+export type Part = 'FIELDS' | 'GROUPS';
 export type YearView = Schemas['YearView'];
 export type FieldYear = Schemas['FieldYear'];
 export type LotYear = Schemas['LotYear'];
@@ -186,7 +188,8 @@ export const api = {
   catalogue: () => get<Catalogue>('/catalogue'),
   edit: (id: string, revision: number, onTopOf: number | null, edits: Edit[]) =>
     post<PlanView>(inSeason(`/plans/${id}/edits`), { revision, onTopOf, edits }),
-  trial: (id: string, edits: Edit[]) => post<YearView>(inSeason(`/plans/${id}/trial`), { edits }),
+  trial: (id: string, edits: Edit[], parts: Part[] | null) =>
+    post<YearView>(inSeason(`/plans/${id}/trial`), { edits, parts }),
   undo: (id: string, revision: number) =>
     post<PlanView>(inSeason(`/plans/${id}/undo`), { revision }),
   redo: (id: string, revision: number) =>

@@ -52,6 +52,7 @@
     void open.view?.revision;
     untrack(() => draft.refresh());
   });
+  onDestroy(open.shows('GROUPS'));
   onDestroy(() => open.dropTrial());
 
   function mob(id: string | undefined): Mob | null {

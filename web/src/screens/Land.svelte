@@ -40,6 +40,7 @@
     void open.view?.revision;
     untrack(() => draft.refresh());
   });
+  onDestroy(open.shows('FIELDS'));
   onDestroy(() => open.dropTrial());
 
   function choose(id: string) {

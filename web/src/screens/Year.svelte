@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { onDestroy } from 'svelte';
   import CloseGap from '../close/CloseGap.svelte';
   import { open } from '../plan.svelte';
   import Lanes from '../ruler/Lanes.svelte';
@@ -16,6 +17,7 @@
   let width = $state(1280);
   let shown = $state<'picture' | 'ledger'>('picture');
   let closing = $state(false);
+  onDestroy(open.shows('FIELDS'));
   const year = $derived(open.year);
   const said = $derived(verdict(year, open.system));
   const scale = $derived(rulerScale(width, year.days, width < 700 ? 92 : 184));

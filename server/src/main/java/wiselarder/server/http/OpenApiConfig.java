@@ -143,6 +143,7 @@ class OpenApiConfig {
           Map.entry("PlanView", Set.of("undo", "redo")),
           Map.entry("Session", Set.of("who")),
           Map.entry("EditRequest", Set.of("onTopOf")),
+          Map.entry("TrialRequest", Set.of("parts")),
           Map.entry("CautionView", Set.of("fieldId", "groupId", "lotId")));
 
   /** How the web client's JSON is read and written: facts and edits say their kind. */

@@ -2,6 +2,7 @@ package wiselarder.server.year;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import java.util.Set;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -13,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import wiselarder.core.balance.YearBalance;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.FarmPlan;
@@ -61,8 +63,12 @@ class PlanController {
   /** The address of what was made. */
   record Address(String id) {}
 
-  /** Edits to try out; nothing is kept. */
-  record TrialRequest(List<PlanEdit> edits) {}
+  /**
+   * Edits to try out; nothing is kept.
+   *
+   * @param parts what of the year is wanted beside what every screen shows; null for all
+   */
+  record TrialRequest(List<PlanEdit> edits, @Schema(nullable = true) Set<YearView.Part> parts) {}
 
   @GetMapping("/plans")
   List<PlanRepository.Row> list(@AuthenticationPrincipal Person person) {
@@ -97,7 +103,10 @@ class PlanController {
     List<PlanEdit> edits = edits(request.edits);
     FarmPlan changed = PlanEdit.all(plan.content(), edits);
     Engine engine = weather.engine(season, plan.farmId(), changed);
-    return YearView.of(engine.tryOut(plan.content(), edits), engine);
+    YearBalance year = engine.tryOut(plan.content(), edits);
+    return request.parts == null
+        ? YearView.of(year, engine)
+        : YearView.of(year, engine, request.parts);
   }
 
   @PostMapping("/plans/{id}/undo")

@@ -2,8 +2,10 @@ package wiselarder.server.year;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.function.IntToDoubleFunction;
 import wiselarder.core.balance.HaySum;
 import wiselarder.core.balance.Ledger;
@@ -154,8 +156,23 @@ public record YearView(
     return of(engine.simulate(stated), engine);
   }
 
-  /** A year that the engine has simulated. */
+  /**
+   * What of a year weighs most, day by day for each of many: left out where no picture shows it.
+   */
+  public enum Part {
+    /** Of each field what stands, is grazed, its water and its worth. */
+    FIELDS,
+    /** Of each group its need, diet, condition and water; and the water of fields. */
+    GROUPS
+  }
+
   static YearView of(YearBalance b, Engine engine) {
+    return of(b, engine, EnumSet.allOf(Part.class));
+  }
+
+  /** A year that the engine has simulated; the list of a part that is not asked for is empty. */
+  static YearView of(YearBalance b, Engine engine, Set<Part> parts) {
+    boolean groups = parts.contains(Part.GROUPS);
     FarmPlan stated = b.stated();
     Climate climate = engine.catalogue().climate(stated.farm().climateId());
     FeedCosts costs = FeedCosts.of(b, engine.catalogue());
@@ -170,11 +187,11 @@ public record YearView(
         daily(b, d -> b.eatenKg(Shelf.BOUGHT_IN, d)),
         daily(b, b::bareKg),
         daily(b, d -> storeKg(b, d)),
-        fields(b),
-        HerdView.groups(b, costs),
+        parts.contains(Part.FIELDS) ? fields(b) : List.of(),
+        groups ? HerdView.groups(b, costs) : List.of(),
         StoreView.lots(b, engine.catalogue()),
         CostView.of(b, costs),
-        HerdView.water(b),
+        groups ? HerdView.water(b) : List.of(),
         Ledger.months(b).stream().map(l -> line(l.month().toString(), l)).toList(),
         line("", Ledger.total(b)),
         engine.gaps(b),

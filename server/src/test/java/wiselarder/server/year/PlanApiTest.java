@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.net.URI;
 import java.net.http.HttpRequest;
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -112,6 +113,30 @@ class PlanApiTest {
         .isLessThan(http.get(PLAN).json().get("year").get("total").get("bareKg").asDouble());
     assertThat(revision()).isEqualTo(before);
     assertThat(http.get(PLAN).json().get("plan").get("closings")).isEmpty();
+  }
+
+  /** Parts that are asked for are as in the whole year; of others there is nothing. */
+  @Test
+  void aTrialAnswersWithThePartsAskedFor() {
+    String edits = "{\"edits\": [" + shut("c1", "2027-09-01", "2027-12-25") + "]";
+    JsonNode whole = http.post(PLAN + "/trial", edits + "}").json();
+    JsonNode fields = http.post(PLAN + "/trial", edits + ", \"parts\": [\"FIELDS\"]}").json();
+    JsonNode groups = http.post(PLAN + "/trial", edits + ", \"parts\": [\"GROUPS\"]}").json();
+    JsonNode none = http.post(PLAN + "/trial", edits + ", \"parts\": []}").json();
+    assertThat(whole.get("fields")).hasSize(14);
+    for (String member : whole.propertyNames()) {
+      boolean ofFields = member.equals("fields");
+      boolean ofGroups = member.equals("groups") || member.equals("water");
+      for (JsonNode part : List.of(fields, groups, none)) {
+        if (part == fields && !ofGroups || part == groups && !ofFields) {
+          assertThat(part.get(member)).as(member).isEqualTo(whole.get(member));
+        } else if (ofFields || ofGroups) {
+          assertThat(part.get(member)).as(member).isEmpty();
+        }
+      }
+    }
+    assertThat(http.post(PLAN + "/trial", edits + ", \"parts\": [\"SOIL\"]}").status())
+        .isEqualTo(422);
   }
 
   @Test
