@@ -74,8 +74,7 @@ final class HerdView {
       double hauledM3,
       Double haulingCost) {}
 
-  static List<GroupCurve> groups(YearBalance b, FeedCosts costs) {
-    WaterYear water = WaterYear.of(b);
+  static List<GroupCurve> groups(YearBalance b, FeedCosts costs, WaterYear water) {
     List<FeedCosts.GroupCost> money = costs.groups();
     List<GroupCurve> views = new ArrayList<>();
     for (int g = 0; g < b.stated().farm().groups().size(); g++) {
@@ -139,8 +138,8 @@ final class HerdView {
         });
   }
 
-  static List<FieldWater> water(YearBalance b) {
-    return WaterYear.of(b).fields().stream()
+  static List<FieldWater> water(WaterYear year) {
+    return year.fields().stream()
         .map(
             f ->
                 new FieldWater(

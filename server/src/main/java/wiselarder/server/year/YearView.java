@@ -15,6 +15,7 @@ import wiselarder.core.caution.Caution;
 import wiselarder.core.cost.FeedCosts;
 import wiselarder.core.day.Shelf;
 import wiselarder.core.day.SowingYear;
+import wiselarder.core.diet.WaterYear;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.land.Field;
@@ -172,7 +173,7 @@ public record YearView(
 
   /** A year that the engine has simulated; the list of a part that is not asked for is empty. */
   static YearView of(YearBalance b, Engine engine, Set<Part> parts) {
-    boolean groups = parts.contains(Part.GROUPS);
+    WaterYear water = parts.contains(Part.GROUPS) ? WaterYear.of(b) : null;
     FarmPlan stated = b.stated();
     Climate climate = engine.catalogue().climate(stated.farm().climateId());
     FeedCosts costs = FeedCosts.of(b, engine.catalogue());
@@ -188,10 +189,10 @@ public record YearView(
         daily(b, b::bareKg),
         daily(b, d -> storeKg(b, d)),
         parts.contains(Part.FIELDS) ? fields(b) : List.of(),
-        groups ? HerdView.groups(b, costs) : List.of(),
+        water == null ? List.of() : HerdView.groups(b, costs, water),
         StoreView.lots(b, engine.catalogue()),
         CostView.of(b, costs),
-        groups ? HerdView.water(b) : List.of(),
+        water == null ? List.of() : HerdView.water(water),
         Ledger.months(b).stream().map(l -> line(l.month().toString(), l)).toList(),
         line("", Ledger.total(b)),
         engine.gaps(b),
