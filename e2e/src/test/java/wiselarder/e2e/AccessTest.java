@@ -37,15 +37,25 @@ class AccessTest {
     return page;
   }
 
-  /** Elements that reach beyond the window, where the window can be moved sideways at all. */
+  /**
+   * Elements that reach beyond the window, where the window can be moved sideways at all, once
+   * charts have drawn themselves for the new width: that takes some frames.
+   */
   @SuppressWarnings("unchecked")
   private static List<String> offTheSide(Page page) {
     return (List<String>)
         page.evaluate(
-            "() => document.documentElement.scrollWidth <= window.innerWidth ? [] :"
-                + " [...document.querySelectorAll('body *')].filter(e =>"
-                + " e.getBoundingClientRect().right > window.innerWidth + 1)"
-                + ".map(e => e.outerHTML.slice(0, 120))");
+            """
+            async () => {
+              const off = () => document.documentElement.scrollWidth <= window.innerWidth ? [] :
+                [...document.querySelectorAll('body *')]
+                  .filter(e => e.getBoundingClientRect().right > window.innerWidth + 1)
+                  .map(e => e.outerHTML.slice(0, 120));
+              for (let frame = 0; frame < 60 && off().length > 0; frame++) {
+                await new Promise(drawn => requestAnimationFrame(drawn));
+              }
+              return off();
+            }""");
   }
 
   @SuppressWarnings("unchecked")
