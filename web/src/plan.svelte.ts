@@ -13,7 +13,7 @@ import {
   type YearView,
 } from './api/client';
 import { write } from './outbox';
-import { problemText } from './words';
+import { problemText } from './words/refusals';
 import type { System } from './units';
 
 /** Edits of mine that were made on a plan which somebody changed meanwhile. */

@@ -22,7 +22,7 @@ function later<T>() {
 }
 
 const stale = (revision: number) =>
-  new Refusal({ status: 409, code: 'stale_revision', detail: '', revision, since: [] });
+  new Refusal({ status: 409, code: 'stale_revision', revision, since: [] });
 
 beforeEach(async () => {
   vi.restoreAllMocks();
@@ -50,7 +50,7 @@ describe('edits', () => {
   });
 
   test('one that is refused says so and lets the next one go', async () => {
-    const refused = new Refusal({ status: 422, code: 'missing', detail: 'x', field: 'field.name' });
+    const refused = new Refusal({ status: 422, code: 'missing', field: 'field.name' });
     vi.spyOn(api, 'edit').mockRejectedValueOnce(refused).mockResolvedValueOnce(view(2));
     expect(await open.edit([{ namePlan: '' }])).toBe(false);
     expect(open.error).toContain('is needed');

@@ -84,26 +84,32 @@ export interface Clash {
   theirs: unknown;
 }
 
-/** A refusal as the server gives it; amounts in SI, the unit at the end of `field`. */
+/** The values that come with each code of the server. */
+type Refusals = Schemas['Refusals'];
+/** Why something is refused; the last two are the client's own. */
+export type RefusalCode = keyof Refusals | 'offline' | 'unknown';
+export type RefusalValues = {
+  [C in RefusalCode]: C extends keyof Refusals ? NonNullable<Refusals[C]> : object;
+};
+export type RowProblem = Schemas['RowProblem'];
+
+/** A refusal as the server gives it; amounts in SI, the unit at the end of their names. */
 export interface Problem {
-  status: number;
+  status?: number;
   code: string;
-  detail: string;
   field?: string;
-  value?: unknown;
-  min?: number | null;
-  max?: number | null;
+  values?: object;
+  /** Where in a file or request. */
+  place?: string;
   revision?: number;
   since?: Revision[];
   clashes?: Clash[];
-  needed?: Role;
-  has?: Role;
-  problems?: { row: number; column: string; message: string }[];
+  problems?: RowProblem[];
 }
 
 export class Refusal extends Error {
   constructor(readonly problem: Problem) {
-    super(problem.detail);
+    super(problem.code);
   }
 }
 
@@ -127,14 +133,13 @@ async function send<T>(method: string, path: string, type?: string, body?: strin
       body,
     });
   } catch {
-    throw new Refusal({ status: 0, code: 'offline', detail: 'The server does not answer.' });
+    throw new Refusal({ status: 0, code: 'offline' });
   }
   const json = answer.status === 204 ? {} : await answer.json().catch(() => ({}));
   if (!answer.ok) {
     if (json.code === 'sign_in') signedOut.tell();
     throw new Refusal({
       code: 'unknown',
-      detail: answer.statusText || 'The server refused.',
       ...json,
       status: answer.status,
     });

@@ -6,7 +6,7 @@
   import { lastDay, longDay, shortDate, today } from '../dates';
   import { open } from '../plan.svelte';
   import { amount } from '../units';
-  import { days, leverTitle, storeGaps, verdict } from '../words';
+  import { days, leverTitle, storeGaps, verdict } from '../words/year';
 
   let { ondone }: { ondone: () => void } = $props();
 

@@ -5,7 +5,8 @@
   import { freshId, open } from '../plan.svelte';
   import { amount } from '../units';
   import { stageWord } from '../land/words';
-  import { doubtText, plural } from '../words';
+  import { doubtText } from '../words/doubts';
+  import { plural } from '../words/year';
   import Choice from './Choice.svelte';
   import DateField from './DateField.svelte';
   import NumberField from './NumberField.svelte';

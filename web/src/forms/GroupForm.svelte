@@ -2,7 +2,7 @@
   import type { AnimalGroup } from '../api/client';
   import { endAfter, lastDay } from '../dates';
   import { open } from '../plan.svelte';
-  import { kindName } from '../words';
+  import { kindName } from '../words/year';
   import { about } from './said';
   import Choice from './Choice.svelte';
   import DateField from './DateField.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { open } from '../plan.svelte';
-  import { ROLES } from '../words';
+  import { ROLES } from '../words/roles';
 
   let {
     changed,

@@ -4,7 +4,7 @@
   import { freshId, open } from '../plan.svelte';
   import { againstText } from '../land/words';
   import { amount } from '../units';
-  import { sowingOutcome, sowingText } from '../words';
+  import { sowingOutcome, sowingText } from '../words/year';
   import Choice from './Choice.svelte';
   import DateField from './DateField.svelte';
   import NumberField from './NumberField.svelte';

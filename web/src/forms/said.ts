@@ -1,6 +1,6 @@
 import { getContext, setContext } from 'svelte';
 import { open } from '../plan.svelte';
-import { doubtText } from '../words';
+import { doubtText } from '../words/doubts';
 
 const SUBJECT = Symbol('the field, group or lot that a form is about');
 

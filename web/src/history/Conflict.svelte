@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { open, type Conflict } from '../plan.svelte';
-  import { memberName, memberValue } from '../words';
+  import { memberName, memberValue } from '../words/members';
   import { toldText } from './told';
 
   let { conflict }: { conflict: Conflict } = $props();

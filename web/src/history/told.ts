@@ -1,6 +1,8 @@
 import type { Change, Told } from '../api/client';
 import { lastDay, longDate } from '../dates';
-import { memberValue, memberWord, plural, THINGS } from '../words';
+import { THINGS } from '../words/changes';
+import { memberValue, memberWord } from '../words/members';
+import { plural } from '../words/year';
 import type { System } from '../units';
 
 /** More things than this in one line are counted, not named. */

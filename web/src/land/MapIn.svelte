@@ -5,6 +5,7 @@
   import { open } from '../plan.svelte';
   import { signed } from '../session.svelte';
   import { amount } from '../units';
+  import { rowText } from '../words/refusals';
 
   const id = $derived(open.view!.id);
   let file = $state<{ name: string; text: string } | null>(null);
@@ -72,7 +73,7 @@
         <p class="wrong">Left out:</p>
         <ul>
           {#each preview.problems as p, i (i)}
-            <li>{p.row ? `Feature ${p.row}: ` : ''}{p.message}</li>
+            <li>{p.row ? `Feature ${p.row}: ` : ''}{rowText(p, open.system)}</li>
           {/each}
         </ul>
       {/if}

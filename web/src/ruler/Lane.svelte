@@ -2,7 +2,7 @@
   import type { Closing, Field, FieldYear, HayCut, LotYear, Sowing, YearView } from '../api/client';
   import { dayOf, isoOf, shortDate, shortDay } from '../dates';
   import { amount, type System } from '../units';
-  import { plural } from '../words';
+  import { plural } from '../words/year';
   import { runs, stepBand, type RulerScale } from './scale';
 
   let {

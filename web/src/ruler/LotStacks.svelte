@@ -2,7 +2,7 @@
   import { shortDate, shortDay } from '../dates';
   import { open } from '../plan.svelte';
   import { amount, figure, unitOf } from '../units';
-  import { plural } from '../words';
+  import { plural } from '../words/year';
   import { rulerScale, runs, stepBand } from './scale';
 
   let { chosenId, onchoose }: { chosenId: string | null; onchoose: (id: string) => void } =

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { open } from '../plan.svelte';
   import { amount } from '../units';
-  import { storeGaps, verdict } from '../words';
+  import { storeGaps, verdict } from '../words/year';
   import Ruler from './Ruler.svelte';
   import { rulerScale } from './scale';
   import Shelves from './Shelves.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { YearView } from '../api/client';
   import { amount, figure, shown, toSi, unitOf, type System } from '../units';
-  import { days } from '../words';
+  import { days } from '../words/year';
   import { labelSpot, roundTicks, stack, stepBand, stepLine, type RulerScale } from './scale';
 
   let {

@@ -2,7 +2,7 @@
   import type { YearView } from '../api/client';
   import { shortDay } from '../dates';
   import { amount, figure, unitOf, type System } from '../units';
-  import { unitsLeft } from '../words';
+  import { unitsLeft } from '../words/year';
   import { stack, stepBand, type RulerScale } from './scale';
 
   let { year, scale, system }: { year: YearView; scale: RulerScale; system: System } = $props();

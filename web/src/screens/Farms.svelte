@@ -7,7 +7,7 @@
   import { firstOfMonth, longDate } from '../dates';
   import { open } from '../plan.svelte';
   import { signed } from '../session.svelte';
-  import { ROLES } from '../words';
+  import { ROLES } from '../words/roles';
   import FarmFileIn from './FarmFileIn.svelte';
   import QuickHay from './QuickHay.svelte';
 

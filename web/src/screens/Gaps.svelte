@@ -3,7 +3,7 @@
   import { longDay } from '../dates';
   import { open } from '../plan.svelte';
   import { amount } from '../units';
-  import { causes, days } from '../words';
+  import { causes, days } from '../words/year';
 
   let { year, onclose }: { year: YearView; onclose: () => void } = $props();
   const farm = $derived(open.view!.farm);

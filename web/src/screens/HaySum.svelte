@@ -6,7 +6,7 @@
   import { isoOf, longDate, shortDay } from '../dates';
   import { open } from '../plan.svelte';
   import { amount, figure, unitOf } from '../units';
-  import { plural } from '../words';
+  import { plural } from '../words/year';
 
   let { lotId }: { lotId: string } = $props();
   const farm = $derived(open.view!.farm);

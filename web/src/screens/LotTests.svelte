@@ -7,7 +7,7 @@
   import { commandId, device } from '../outbox';
   import { freshId, open } from '../plan.svelte';
   import { Written } from '../records/written.svelte';
-  import { ROLES } from '../words';
+  import { ROLES } from '../words/roles';
 
   let { lot }: { lot: Lot } = $props();
 

@@ -9,7 +9,9 @@
   } from '../api/client';
   import { open } from '../plan.svelte';
   import { signed } from '../session.svelte';
-  import { changeText, memberChange, memberName } from '../words';
+  import { changeText } from '../words/changes';
+  import { memberChange, memberName } from '../words/members';
+  import { rowText } from '../words/refusals';
 
   const id = $derived(open.view!.id);
   const path = $derived(`/api/plans/${id}`);
@@ -144,7 +146,9 @@
             <tbody>
               {#each paper.preview.problems as p, i (i)}
                 <tr>
-                  <td class="number">{p.row}</td><td>{p.column}</td><td>{p.message}</td>
+                  <td class="number">{p.row}</td><td>{p.column}</td><td
+                    >{rowText(p, open.system)}</td
+                  >
                 </tr>
               {/each}
             </tbody>

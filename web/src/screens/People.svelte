@@ -6,7 +6,7 @@
   import TextField from '../forms/TextField.svelte';
   import { open } from '../plan.svelte';
   import { signed } from '../session.svelte';
-  import { ROLES } from '../words';
+  import { ROLES } from '../words/roles';
   import Password from '../sign/Password.svelte';
 
   const farm = $derived(open.view!.farmId);

@@ -3,7 +3,7 @@
   import { passText } from '../land/words';
   import { open } from '../plan.svelte';
   import { amount } from '../units';
-  import { plural, sowingText } from '../words';
+  import { plural, sowingText } from '../words/year';
 
   const plan = $derived(open.view!.plan);
   const farm = $derived(open.view!.farm);

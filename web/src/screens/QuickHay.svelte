@@ -8,7 +8,7 @@
   import { open } from '../plan.svelte';
   import { signed } from '../session.svelte';
   import { amount, type System } from '../units';
-  import { kindName, plural } from '../words';
+  import { kindName, plural } from '../words/year';
 
   const imperial = /-US$|-LR$|-MM$/.test(navigator.language);
   const year =

@@ -8,7 +8,7 @@
   import { freshId, open } from '../plan.svelte';
   import MiniYear from '../ruler/MiniYear.svelte';
   import { amount } from '../units';
-  import { kindName } from '../words';
+  import { kindName } from '../words/year';
   import Rows from './Rows.svelte';
 
   interface Mouths {

@@ -11,7 +11,7 @@
   import MiniYear from '../ruler/MiniYear.svelte';
   import LotStacks from '../ruler/LotStacks.svelte';
   import { amount } from '../units';
-  import { plural } from '../words';
+  import { plural } from '../words/year';
   import Costs from './Costs.svelte';
   import HaySum from './HaySum.svelte';
   import LotCost from './LotCost.svelte';

@@ -7,7 +7,7 @@
   import { open } from '../plan.svelte';
   import RecordList from '../records/RecordList.svelte';
   import { Written } from '../records/written.svelte';
-  import { plural } from '../words';
+  import { plural } from '../words/year';
 
   let { lot }: { lot: Lot } = $props();
 

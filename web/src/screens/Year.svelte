@@ -8,7 +8,7 @@
   import Shelves from '../ruler/Shelves.svelte';
   import StoreLevel from '../ruler/StoreLevel.svelte';
   import { inSeasonWords, seasonOptions } from '../seasons/names';
-  import { storeGaps, verdict } from '../words';
+  import { storeGaps, verdict } from '../words/year';
   import Cautions from './Cautions.svelte';
   import Gaps from './Gaps.svelte';
   import Ledger from './Ledger.svelte';

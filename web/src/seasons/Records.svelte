@@ -2,7 +2,8 @@
   import { api, type WeatherRead } from '../api/client';
   import { lastDay, longDate } from '../dates';
   import { open } from '../plan.svelte';
-  import { plural } from '../words';
+  import { rowText } from '../words/refusals';
+  import { plural } from '../words/year';
 
   let name = $state('');
   let text = $state('');
@@ -101,7 +102,7 @@
         {#if read.badRows > 0}
           <ul class="bad">
             {#each read.bad as b (b.row)}
-              <li>Row {b.row}, {b.column}: “{b.value}” should be {b.accepted}.</li>
+              <li>Row {b.row}{b.column ? `, ${b.column}` : ''}: {rowText(b, open.system)}</li>
             {/each}
           </ul>
         {/if}

@@ -3,7 +3,7 @@
   import { push } from 'svelte-spa-router';
   import { api, type Offer } from '../api/client';
   import { signed } from '../session.svelte';
-  import { ROLES } from '../words';
+  import { ROLES } from '../words/roles';
   import Account from './Account.svelte';
 
   let { token }: { token: string } = $props();

@@ -11,6 +11,7 @@ import wiselarder.core.herd.GroupYear;
 import wiselarder.core.herd.HeadChange;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Items;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 
 /**
@@ -50,12 +51,11 @@ public record SellingOrder(
     int from = stated.plan().year().day(sellOn);
     if (from < 0 || from >= stated.plan().year().days()) {
       throw new Refused(
-          "outside_plan",
+          CoreReason.DATE_OUTSIDE_PLAN,
           "sellOn",
           sellOn,
-          "a day of the plan is accepted: %s to %s"
-              .formatted(
-                  stated.plan().year().start(), stated.plan().year().endExclusive().minusDays(1)));
+          stated.plan().year().start(),
+          stated.plan().year().endExclusive().minusDays(1));
     }
     YearBalance before = engine.simulate(stated);
     List<AnimalGroup> groups = stated.farm().groups();

@@ -10,6 +10,7 @@ import wiselarder.core.herd.CattleGain;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 
 /**
@@ -89,11 +90,10 @@ public record StandReturn(
             .orElseThrow(
                 () ->
                     new Refused(
-                        "no_curve",
+                        CoreReason.NO_CURVE,
                         "stand.forageId",
-                        s.forageId,
-                        "the tables hold no growth of %s in this climate"
-                            .formatted(forage.name())));
+                        forage.name(),
+                        stated.farm().climateId()));
     QualityTable.Values worth = catalogue.quality().of(s.forageId);
     double yield = curve.annualKgPerHa();
     yield += nitrogen(yield, s.nitrogenKgPerHa, forage.legumeShare());

@@ -10,6 +10,7 @@ import wiselarder.core.engine.Engine;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Items;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 
 /**
@@ -51,8 +52,7 @@ public record WeanBy(
     YearBalance before = engine.simulate(stated);
     List<Integer> weanings = before.resolved().groupYear(g).weanings();
     if (group.birthStart() == null || weanings.isEmpty()) {
-      throw new Refused(
-          "no_weaning", "groupId", groupId, "a group that gives birth and weans in the plan");
+      throw new Refused(CoreReason.NO_WEANING, "groupId", group.name());
     }
     int planned = weanings.get(0);
     int born = lastBirth(group, before, planned);
@@ -81,7 +81,7 @@ public record WeanBy(
         return g;
       }
     }
-    throw new Refused("unknown_id", "groupId", groupId, "there is no group " + groupId);
+    throw new Refused(CoreReason.UNKNOWN_ID, "groupId", groupId);
   }
 
   /** First birth of the young that are weaned on a day; it may lie before the plan. */

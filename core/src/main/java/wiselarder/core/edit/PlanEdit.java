@@ -11,6 +11,7 @@ import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.Items;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 
 /**
@@ -54,11 +55,11 @@ public sealed interface PlanEdit {
                 && closing.fromInclusive().isBefore(c.toExclusive());
         if (twice) {
           throw new Refused(
-              "already_shut",
+              CoreReason.ALREADY_SHUT,
               "closing.dates",
-              c.fromInclusive() + "/" + c.toExclusive(),
-              "%s is already shut from %s to %s"
-                  .formatted(before.field(c.fieldId()).name(), c.fromInclusive(), c.toExclusive()));
+              before.field(c.fieldId()).name(),
+              c.fromInclusive(),
+              c.toExclusive().minusDays(1));
         }
       }
     }
@@ -78,8 +79,7 @@ public sealed interface PlanEdit {
       steps = List.copyOf(Check.present("steps", steps));
       for (FeedStep step : steps) {
         if (!step.groupId().equals(groupId)) {
-          throw new Refused(
-              "unknown_id", "step.groupId", step.groupId(), "step belongs to another group");
+          throw new Refused(CoreReason.STEP_OF_ANOTHER_GROUP, "step.groupId", step.groupId());
         }
       }
     }

@@ -15,6 +15,7 @@ import wiselarder.core.plan.Irrigation;
 import wiselarder.core.plan.LightPass;
 import wiselarder.core.plan.Plan;
 import wiselarder.core.plan.Sowing;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.Lot;
 
@@ -36,8 +37,7 @@ final class Split {
   static FarmPlan of(FarmPlan before, PlanEdit.SplitField edit) {
     Field field = before.field(edit.id());
     if (field.outline() == null) {
-      throw new Refused(
-          "no_outline", "field.outline", null, field.name() + " is not drawn on the map yet");
+      throw new Refused(CoreReason.NO_OUTLINE, "field.outline", field.name());
     }
     List<Outline> pieces = Survey.split(field.outline(), edit.line());
     List<Field> fields = new ArrayList<>();

@@ -5,6 +5,7 @@ import java.util.List;
 import wiselarder.core.calendar.MonthlyLine;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 
 /**
@@ -20,12 +21,7 @@ public record GrowthCurve(List<Double> monthlyKgPerHaDay) {
     Check.present("stand.monthlyKgPerHaDay", monthlyKgPerHaDay);
     if (monthlyKgPerHaDay.size() != 12) {
       throw new Refused(
-          "twelve_months",
-          "stand.monthlyKgPerHaDay",
-          monthlyKgPerHaDay.size(),
-          12.0,
-          12.0,
-          "twelve monthly rates are needed, January first");
+          CoreReason.TWELVE_MONTHS, "stand.monthlyKgPerHaDay", monthlyKgPerHaDay.size());
     }
     for (Double rate : monthlyKgPerHaDay) {
       Check.range(

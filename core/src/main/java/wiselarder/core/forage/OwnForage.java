@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 
 /**
@@ -104,7 +105,7 @@ public record OwnForage(String id, String name, List<Part> parts, Figures figure
   public OwnForage {
     id = Check.text("ownForage.id", id, 60);
     if (!isOwn(id)) {
-      throw new Refused("unknown_id", "ownForage.id", id, "an own forage's id begins with own-");
+      throw new Refused(CoreReason.OWN_FORAGE_ID, "ownForage.id", id);
     }
     name = Check.text("ownForage.name", name, 60);
     parts = List.copyOf(Check.present("ownForage.parts", parts));
@@ -114,11 +115,7 @@ public record OwnForage(String id, String name, List<Part> parts, Figures figure
     Set<String> seen = new HashSet<>();
     for (Part part : parts) {
       if (isOwn(part.forageId()) || !seen.add(part.forageId())) {
-        throw new Refused(
-            "duplicate_id",
-            "part.forageId",
-            part.forageId(),
-            "%s: each part is another of the product's forages".formatted(part.forageId()));
+        throw new Refused(CoreReason.PART_TWICE, "part.forageId", part.forageId());
       }
     }
   }
@@ -144,20 +141,16 @@ public record OwnForage(String id, String name, List<Part> parts, Figures figure
     Forage most = table.get(main.forageId());
     Blend blend = new Blend(this, table, most);
     if (parts.size() > 1 && parts.stream().anyMatch(p -> !table.get(p.forageId()).grows())) {
-      throw new Refused(
-          "no_mixture",
-          "part.forageId",
-          id,
-          "residue and fallow ground cannot be part of a mixture");
+      throw new Refused(CoreReason.NO_MIXTURE, "part.forageId", name);
     }
     Forage made = blend.made();
     if (made.grows() && made.entryMassKgPerHa() <= made.minResidualKgPerHa()) {
       throw new Refused(
-          "out_of_range",
+          CoreReason.ENTRY_BELOW_LEAVE,
           "figures.entryHeightCm",
+          name,
           made.entryHeightCm(),
-          "%s: first use at %.0f cm is not above the %.0f cm to leave"
-              .formatted(name, made.entryHeightCm(), made.exitHeightCm()));
+          made.exitHeightCm());
     }
     return made;
   }

@@ -5,6 +5,7 @@ import java.time.MonthDay;
 import java.util.Comparator;
 import java.util.List;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 
 /**
@@ -158,23 +159,14 @@ public record AnimalGroup(
     int weaned = daysAfter(birthStart, weaning);
     if (weaned < birthSpreadDays || weaned > LONGEST_NURSED_DAYS) {
       throw new Refused(
-          "weaned_before_birth",
+          CoreReason.WEANED_BEFORE_BIRTH,
           "group.weaning",
-          weaning.toString(),
-          (double) birthSpreadDays,
-          (double) LONGEST_NURSED_DAYS,
-          "weaning: after the last birth and within %d days of the first is accepted: %s to %s"
-              .formatted(
-                  LONGEST_NURSED_DAYS,
-                  dayAfter(birthStart, birthSpreadDays),
-                  dayAfter(birthStart, LONGEST_NURSED_DAYS)));
+          dayAfter(birthStart, birthSpreadDays),
+          dayAfter(birthStart, LONGEST_NURSED_DAYS),
+          LONGEST_NURSED_DAYS);
     }
     if (youngLeave != null && daysAfter(birthStart, youngLeave) < weaned) {
-      throw new Refused(
-          "leave_before_weaning",
-          "group.youngLeave",
-          youngLeave.toString(),
-          "young leave: the day of weaning or later is accepted");
+      throw new Refused(CoreReason.LEAVE_BEFORE_WEANING, "group.youngLeave");
     }
   }
 

@@ -2,6 +2,7 @@ package wiselarder.core.herd;
 
 import java.time.LocalDate;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 
 /**
@@ -57,11 +58,7 @@ public record HeadChange(
     Check.range("headChange.head", head, 1, 100000);
     Check.ordered("headChange.dates", date, untilExclusive);
     if (!kind.forATime() && untilExclusive != null) {
-      throw new Refused(
-          "not_for_a_time",
-          "headChange.untilExclusive",
-          untilExclusive,
-          "an end is accepted only of animals away or taken in");
+      throw new Refused(CoreReason.NOT_FOR_A_TIME, "headChange.untilExclusive");
     }
     if (kind == Kind.MOVED) {
       toGroupId = Check.text("headChange.toGroupId", toGroupId, 40);

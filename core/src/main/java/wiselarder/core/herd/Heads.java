@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 
 /** How many animals a group holds each day: what it began with, and who came, went and died. */
@@ -68,13 +69,7 @@ public final class Heads {
     for (Step s : steps(group, all)) {
       if (now + s.head < 0) {
         throw new Refused(
-            "more_than_there",
-            "headChange.head",
-            -s.head,
-            0.0,
-            (double) now,
-            "%s: on %s %d would leave and %d are there"
-                .formatted(group.name(), s.date, -s.head, now));
+            CoreReason.MORE_THAN_THERE, "headChange.head", group.name(), s.date, -s.head, now);
       }
       now += s.head;
     }

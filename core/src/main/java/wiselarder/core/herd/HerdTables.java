@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.reference.CsvTable;
 
@@ -175,7 +176,7 @@ public final class HerdTables {
   private List<StageRule> rulesOf(String kind) {
     List<StageRule> found = rules.get(kind);
     if (found == null) {
-      throw new Refused("unknown_kind", "group.kind", kind, "no animals of kind " + kind);
+      throw new Refused(CoreReason.UNKNOWN_KIND, "group.kind", kind);
     }
     return found;
   }

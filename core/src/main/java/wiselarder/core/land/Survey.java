@@ -11,6 +11,7 @@ import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.polygonize.Polygonizer;
 import wiselarder.core.land.Outline.Off;
 import wiselarder.core.land.Outline.Point;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 
 /** Areas of outlines, and outlines parted. All on the farm's plain grid, so areas are exact. */
@@ -74,12 +75,7 @@ public final class Survey {
       }
     }
     if (found.size() != 2) {
-      throw new Refused(
-          "not_in_two",
-          "split.line",
-          found.size(),
-          "the line parts the field into %d pieces; draw one that parts it into two"
-              .formatted(found.size()));
+      throw new Refused(CoreReason.NOT_IN_TWO, "split.line", found.size());
     }
     found.sort((a, b) -> Double.compare(b.getArea(), a.getArea()));
     return found.stream().map(p -> piece(p, outline)).toList();
@@ -105,19 +101,11 @@ public final class Survey {
   static void refuseCrossed(List<Point> edge, List<Off> off) {
     Polygon field = polygon(edge);
     if (!field.isValid() || field.getArea() < SLIVER_M2) {
-      throw new Refused(
-          "crossed_edge",
-          "outline.edge",
-          edge.size(),
-          "the edge crosses itself or encloses nothing; draw the corners in order around");
+      throw new Refused(CoreReason.CROSSED_EDGE, "outline.edge", "");
     }
     for (Off o : off) {
       if (!o.kind().line() && !polygon(o.points()).isValid()) {
-        throw new Refused(
-            "crossed_edge",
-            "off.points",
-            o.points().size(),
-            "%s: its edge crosses itself; draw the corners in order around".formatted(o.name()));
+        throw new Refused(CoreReason.CROSSED_EDGE, "off.points", o.name());
       }
     }
   }
@@ -153,7 +141,7 @@ public final class Survey {
     double north = to.northM() - from.northM();
     double length = Math.hypot(east, north);
     if (length == 0) {
-      throw new Refused("not_in_two", "split.line", 0, "the line has no length");
+      throw new Refused(CoreReason.NOT_IN_TWO, "split.line", 0);
     }
     return new Point(
         to.eastM() + east / length * BEYOND_M, to.northM() + north / length * BEYOND_M);

@@ -13,6 +13,7 @@ import wiselarder.core.herd.HerdTables;
 import wiselarder.core.land.BufferRule;
 import wiselarder.core.land.CropCalibration;
 import wiselarder.core.land.Stand;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.LossMethod;
 import wiselarder.core.store.PackageSize;
@@ -90,7 +91,7 @@ public record Catalogue(
   public LossMethod loss(String field, String id, LossMethod.Stage stage) {
     LossMethod method = known(losses, field, id);
     if (method.stage() != stage) {
-      throw new Refused("unknown_id", field, id, field + ": " + id + " is not a way of " + stage);
+      throw new Refused(CoreReason.NOT_A_WAY, field, id, stage.name());
     }
     return method;
   }
@@ -112,18 +113,17 @@ public record Catalogue(
             .orElseThrow(
                 () ->
                     new Refused(
-                        "no_curve",
+                        CoreReason.NO_CURVE,
                         "stand.monthlyKgPerHaDay",
                         stand.forageId(),
-                        "no growth curve for %s in %s: state twelve monthly rates"
-                            .formatted(stand.forageId(), climateId)));
+                        climateId));
     return stand.yieldKgPerHa() == null ? curve : curve.scaledTo(stand.yieldKgPerHa());
   }
 
   private static <T> T known(Map<String, T> map, String field, String id) {
     T found = id == null ? null : map.get(id);
     if (found == null) {
-      throw new Refused("unknown_id", field, id, field + ": there is no " + id);
+      throw new Refused(CoreReason.UNKNOWN_ID, field, id);
     }
     return found;
   }

@@ -6,6 +6,7 @@ import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.Heads;
 import wiselarder.core.land.Field;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.Lot;
 
@@ -40,16 +41,13 @@ public record FarmPlan(Farm farm, Plan plan) {
                 .findFirst()
                 .orElse(c.fieldId());
         throw new Refused(
-            "shut_and_sown",
+            CoreReason.SHUT_AND_SOWN,
             "sowing.sowOn",
+            name,
+            c.fromInclusive(),
+            c.toExclusive().minusDays(1),
             sowing.sowOn(),
-            "%s: shut from %s to %s and to be sown on %s (prepared from %s); choose another date or field"
-                .formatted(
-                    name,
-                    c.fromInclusive(),
-                    c.toExclusive().minusDays(1),
-                    sowing.sowOn(),
-                    sowing.preparedFrom()));
+            sowing.preparedFrom());
       }
     }
   }
@@ -80,11 +78,11 @@ public record FarmPlan(Farm farm, Plan plan) {
             .map(Field::name)
             .collect(java.util.stream.Collectors.joining(", "));
     throw new Refused(
-        "shut_and_grazed",
+        CoreReason.SHUT_AND_GRAZED,
         "step.dates",
-        step.fromInclusive() + "/" + step.toExclusive(),
-        "%s: shut and to be grazed from %s to %s; take the step out of the order of feeds, or shut at another time"
-            .formatted(names, step.fromInclusive(), step.toExclusive().minusDays(1)));
+        names,
+        step.fromInclusive(),
+        step.toExclusive().minusDays(1));
   }
 
   /** Every lot that is there or comes in: the store's, then what is cut, then what is bought. */
@@ -96,7 +94,7 @@ public record FarmPlan(Farm farm, Plan plan) {
     return farm.fields().stream()
         .filter(f -> f.id().equals(id))
         .findFirst()
-        .orElseThrow(() -> new Refused("unknown_id", "field.id", id, "there is no field " + id));
+        .orElseThrow(() -> new Refused(CoreReason.UNKNOWN_ID, "field.id", id));
   }
 
   private static List<Lot> allLots(Farm farm, Plan plan) {

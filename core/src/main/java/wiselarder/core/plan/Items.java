@@ -10,6 +10,7 @@ import java.util.function.Function;
 import wiselarder.core.forage.OwnForage;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.Lot;
 
@@ -305,7 +306,7 @@ public final class Items<T extends Record> {
 
   private Refused unknown(String wanted) {
     String member = word() + ".id";
-    return new Refused("unknown_id", member, wanted, member + ": there is no " + wanted);
+    return new Refused(CoreReason.UNKNOWN_ID, member, wanted);
   }
 
   private static FarmPlan withoutReferences(FarmPlan of, Thing to, String gone) {
@@ -358,7 +359,7 @@ public final class Items<T extends Record> {
 
   private static void once(String member, Set<String> seen, String id) {
     if (!seen.add(id)) {
-      throw new Refused("duplicate_id", member, id, member + " is there twice");
+      throw new Refused(CoreReason.DUPLICATE_ID, member, id);
     }
   }
 
@@ -377,13 +378,8 @@ public final class Items<T extends Record> {
 
   private static Refused missing(Reference<?> r, String named) {
     return r.without == null
-        ? new Refused(
-            "own_forage_used",
-            r.member,
-            named,
-            "%s is grown here and is not among your own forages; take it off the fields and sowings first"
-                .formatted(named))
-        : new Refused("unknown_id", r.member, named, r.member + ": there is no " + named);
+        ? new Refused(CoreReason.OWN_FORAGE_USED, r.member, named)
+        : new Refused(CoreReason.UNKNOWN_ID, r.member, named);
   }
 
   private static Set<String> ids(FarmPlan of, Thing thing) {

@@ -2,6 +2,8 @@ package wiselarder.core.plan;
 
 import java.util.List;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.CoreReason;
+import wiselarder.core.quantity.Refused;
 import wiselarder.core.weather.Overlay;
 
 /**
@@ -15,11 +17,7 @@ public record Scenario(String id, String name, String over, List<Overlay> overla
     name = Check.text("scenario.name", name, 60);
     Season.Kind below = Season.parse(Check.text("scenario.over", over, 90)).kind();
     if (below == Season.Kind.SCENARIO) {
-      throw new wiselarder.core.quantity.Refused(
-          "scenario_on_scenario",
-          "scenario.over",
-          over,
-          "a scenario lies over a normal, simulated or recorded year, not over another scenario");
+      throw new Refused(CoreReason.SCENARIO_ON_SCENARIO, "scenario.over");
     }
     overlays = List.copyOf(Check.present("scenario.overlays", overlays));
     Check.range("scenario.overlays", overlays.size(), 1, 12);

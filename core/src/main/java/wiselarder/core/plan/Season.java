@@ -5,6 +5,7 @@ import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Map;
 import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.weather.Climate;
 import wiselarder.core.weather.NormalYear;
@@ -89,11 +90,7 @@ public record Season(Kind kind, String id, LocalDate first, long seed) {
   }
 
   private static Refused unknown(String key) {
-    return new Refused(
-        "unknown_season",
-        "season",
-        key,
-        "accepted are normal, dry, wet, seed:0 to seed:999999, recorded:ID:DATE and scenario:ID");
+    return new Refused(CoreReason.UNKNOWN_SEASON, "season", key);
   }
 
   /**
@@ -145,7 +142,7 @@ public record Season(Kind kind, String id, LocalDate first, long seed) {
   private RecordedWeather record(Map<String, RecordedWeather> recorded) {
     RecordedWeather found = recorded.get(id);
     if (found == null) {
-      throw new Refused("unknown_id", "season", id, "there is no recorded weather " + id);
+      throw new Refused(CoreReason.UNKNOWN_ID, "season", id);
     }
     return found;
   }
@@ -154,6 +151,6 @@ public record Season(Kind kind, String id, LocalDate first, long seed) {
     return scenarios.stream()
         .filter(s -> s.id().equals(id))
         .findFirst()
-        .orElseThrow(() -> new Refused("unknown_id", "season", id, "there is no scenario " + id));
+        .orElseThrow(() -> new Refused(CoreReason.UNKNOWN_ID, "season", id));
   }
 }

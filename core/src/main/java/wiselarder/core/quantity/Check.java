@@ -9,13 +9,7 @@ public final class Check {
   /** The value when it lies in [min, max]. */
   public static double range(String field, double value, double min, double max) {
     if (!(value >= min && value <= max)) {
-      throw new Refused(
-          "out_of_range",
-          field,
-          value,
-          min,
-          max,
-          "%s is %s; accepted is %s to %s".formatted(field, value, min, max));
+      throw new Refused(CoreReason.OUT_OF_RANGE, field, value, min, max);
     }
     return value;
   }
@@ -30,18 +24,12 @@ public final class Check {
   public static String text(String field, String value, int maxLength) {
     String text = value == null ? "" : value.strip();
     if (text.isEmpty()) {
-      throw new Refused("missing", field, value, field + " is missing");
+      throw new Refused(CoreReason.MISSING, field);
     }
     if (text.length() > maxLength
         || !storable(text)
         || text.chars().anyMatch(Character::isISOControl)) {
-      throw new Refused(
-          "too_long",
-          field,
-          text.length(),
-          1.0,
-          (double) maxLength,
-          "%s: 1 to %d characters on one line are accepted".formatted(field, maxLength));
+      throw new Refused(CoreReason.TOO_LONG, field, text.length(), 1, maxLength);
     }
     return text;
   }
@@ -53,13 +41,7 @@ public final class Check {
         text.chars()
             .allMatch(c -> c == '\n' || c == '\r' || c == '\t' || !Character.isISOControl(c));
     if (text.length() > maxLength || !plain || !storable(text)) {
-      throw new Refused(
-          "too_long",
-          field,
-          text.length(),
-          0.0,
-          (double) maxLength,
-          "%s: up to %d characters of plain text are accepted".formatted(field, maxLength));
+      throw new Refused(CoreReason.NOTE_TOO_LONG, field, text.length(), maxLength);
     }
     return text;
   }
@@ -73,7 +55,7 @@ public final class Check {
   /** The value when it is not null. */
   public static <T> T present(String field, T value) {
     if (value == null) {
-      throw new Refused("missing", field, null, field + " is missing");
+      throw new Refused(CoreReason.MISSING, field);
     }
     return value;
   }
@@ -81,11 +63,7 @@ public final class Check {
   /** Refuses a range of days that is empty or runs backwards. Either end may be open (null). */
   public static void ordered(String field, LocalDate startInclusive, LocalDate endExclusive) {
     if (startInclusive != null && endExclusive != null && !startInclusive.isBefore(endExclusive)) {
-      throw new Refused(
-          "dates_reversed",
-          field,
-          startInclusive + "/" + endExclusive,
-          "%s: %s is not before %s".formatted(field, startInclusive, endExclusive));
+      throw new Refused(CoreReason.DATES_REVERSED, field, startInclusive, endExclusive);
     }
   }
 }

@@ -1,51 +1,50 @@
 package wiselarder.core.quantity;
 
-/**
- * What was stated cannot be taken. Carries a code and values; whoever shows it owns the sentence
- * and the user's units. {@code field} is the path of the input, e.g. {@code field.areaHa}; {@code
- * min} and {@code max} bound what would be accepted, in the unit at the end of that name, or are
- * null.
- */
+/** What was stated cannot be taken; {@link Refusal} says what and why. */
 public final class Refused extends RuntimeException {
   private static final long serialVersionUID = 1L;
 
-  private final String code;
-  private final String field;
-  private final transient Object value;
-  private final Double min;
-  private final Double max;
+  private final transient Refusal refusal;
 
-  public Refused(String code, String field, Object value, Double min, Double max, String message) {
-    super(message);
-    this.code = code;
-    this.field = field;
-    this.value = value;
-    this.min = min;
-    this.max = max;
+  /** Place in a file or request where it stands, or empty. */
+  private final String place;
+
+  /**
+   * @param values in the reason's order
+   */
+  public Refused(Reason reason, String field, Object... values) {
+    this(Refusal.of(reason, field, values), "");
   }
 
-  /** A refusal without a numeric range. */
-  public Refused(String code, String field, Object value, String message) {
-    this(code, field, value, null, null, message);
+  private Refused(Refusal refusal, String place) {
+    super(place.isEmpty() ? refusal.toString() : place + ": " + refusal);
+    this.refusal = refusal;
+    this.place = place;
+  }
+
+  /** The same with the place where it stands in a file or request. */
+  public Refused at(String where) {
+    return new Refused(refusal, where);
+  }
+
+  public Refusal refusal() {
+    return refusal;
+  }
+
+  /** Place in a file or request where it stands, such as {@code plans[0].farm}; or empty. */
+  public String place() {
+    return place;
+  }
+
+  public Reason reason() {
+    return refusal.reason();
   }
 
   public String code() {
-    return code;
+    return refusal.reason().code();
   }
 
   public String field() {
-    return field;
-  }
-
-  public Object value() {
-    return value;
-  }
-
-  public Double min() {
-    return min;
-  }
-
-  public Double max() {
-    return max;
+    return refusal.field();
   }
 }

@@ -2,6 +2,7 @@ package wiselarder.core.store;
 
 import java.util.List;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 
 /**
@@ -40,11 +41,7 @@ public record UnitSize(
     rangeOrNone("size.rindCm", rindCm, 0, 60);
     if ((densityKgPerM3 != null || rindCm != null)
         && !shaped(diameterM, widthM, lengthM, heightM)) {
-      throw new Refused(
-          "size_missing",
-          "size.diameterM",
-          null,
-          "density and rind need the size: diameter and width of a round bale, or length, width and height");
+      throw new Refused(CoreReason.SIZE_MISSING, "size.diameterM");
     }
   }
 

@@ -14,6 +14,8 @@ import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.CoreReason;
+import wiselarder.core.quantity.Refusal;
 import wiselarder.core.quantity.Refused;
 
 /**
@@ -42,8 +44,8 @@ public record RecordedWeather(
     Check.range("weather.days", tminC.size(), 1, MOST_DAYS);
   }
 
-  /** One row that could not be read, with what would be. */
-  public record BadRow(int row, String column, String value, String accepted) {}
+  /** One row that could not be read; the refusal's field is the column. */
+  public record BadRow(int row, Refusal why) {}
 
   /** What a file held: the days, and the rows that were left out. */
   public record Read(RecordedWeather weather, int rows, List<BadRow> bad) {}
@@ -107,18 +109,18 @@ public record RecordedWeather(
         day(row, columns, days, bad);
       }
       if (days.isEmpty()) {
-        throw new Refused("no_days", "weather.file", rows, "no day of weather could be read");
+        throw new Refused(CoreReason.NO_DAYS, "weather.file");
       }
       return new Read(of(name, days), rows, List.copyOf(bad));
     } catch (IOException | IllegalArgumentException e) {
-      throw new Refused("not_csv", "weather.file", null, "this cannot be read as CSV");
+      throw new Refused(CoreReason.NOT_CSV, "weather.file");
     }
   }
 
   private static String[] columns(CSVParser parser) {
     List<String> names = parser.getHeaderNames().stream().map(String::toLowerCase).toList();
     if (!names.contains("date")) {
-      throw new Refused("missing_column", "weather.file", "date", "the column date is missing");
+      throw new Refused(CoreReason.MISSING_COLUMN, "weather.file", "date");
     }
     String[] found = new String[WANTED.length];
     for (int i = 0; i < WANTED.length; i++) {
@@ -127,11 +129,7 @@ public record RecordedWeather(
       }
       if (found[i] == null && i < 3) {
         String accepted = String.join(" or ", WANTED[i]);
-        throw new Refused(
-            "missing_column",
-            "weather.file",
-            accepted,
-            "the column %s is missing".formatted(accepted));
+        throw new Refused(CoreReason.MISSING_COLUMN, "weather.file", accepted);
       }
     }
     return found;
@@ -141,14 +139,14 @@ public record RecordedWeather(
       CSVRecord row, String[] columns, TreeMap<LocalDate, double[]> days, List<BadRow> bad) {
     int number = (int) row.getRecordNumber() + 1;
     if (!row.isConsistent()) {
-      bad.add(new BadRow(number, "", "", "as many cells as the header has"));
+      bad.add(new BadRow(number, Refusal.of(CoreReason.ROW_LENGTH, "")));
       return;
     }
     LocalDate date;
     try {
       date = LocalDate.parse(row.get("date"));
     } catch (DateTimeParseException e) {
-      bad.add(new BadRow(number, "date", row.get("date"), "a date like 2027-03-01"));
+      bad.add(new BadRow(number, Refusal.of(CoreReason.NO_DATE, "date", row.get("date"))));
       return;
     }
     double[] values = new double[columns.length];
@@ -161,7 +159,8 @@ public record RecordedWeather(
         if (!(value >= rule[0] && value <= rule[1])) {
           bad.add(
               new BadRow(
-                  number, columns[i], cell, "a number from %s to %s".formatted(rule[0], rule[1])));
+                  number,
+                  Refusal.of(CoreReason.CELL_OUT_OF_RANGE, columns[i], cell, rule[0], rule[1])));
           return;
         }
         value = value * rule[2] + rule[3];
@@ -169,9 +168,11 @@ public record RecordedWeather(
       values[i] = value;
     }
     if (values[0] > values[1]) {
-      bad.add(new BadRow(number, columns[0], row.get(columns[0]), "a low not above the high"));
+      bad.add(
+          new BadRow(
+              number, Refusal.of(CoreReason.LOW_ABOVE_HIGH, columns[0], row.get(columns[0]))));
     } else if (days.putIfAbsent(date, values) != null) {
-      bad.add(new BadRow(number, "date", date.toString(), "each date once"));
+      bad.add(new BadRow(number, Refusal.of(CoreReason.DATE_TWICE, "date", date)));
     }
   }
 

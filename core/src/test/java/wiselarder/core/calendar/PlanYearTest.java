@@ -51,8 +51,9 @@ class PlanYearTest {
             Refused.class,
             e -> {
               assertThat(e.field()).isEqualTo("year.months");
-              assertThat(e.min()).isEqualTo(12);
-              assertThat(e.max()).isEqualTo(24);
+              assertThat(e.refusal().values())
+                  .containsEntry("min", 12.0)
+                  .containsEntry("max", 24.0);
             });
   }
 }

@@ -519,7 +519,7 @@ class UsesTest {
         .isCloseTo(whole.massBalance().grownKg(), within(0.03 * whole.massBalance().grownKg()));
     assertThatThrownBy(() -> split.apply(farmWithoutMap()))
         .isInstanceOf(Refused.class)
-        .hasMessageContaining("not drawn");
+        .hasMessageContaining("no_outline");
   }
 
   private static FarmPlan farmWithoutMap() {

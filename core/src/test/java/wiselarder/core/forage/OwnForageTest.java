@@ -126,7 +126,8 @@ class OwnForageTest {
   void whatCannotBeIsRefused() {
     assertThatThrownBy(() -> own(entryAt(5), "tall_fescue_novel", 1.0).of(TABLE))
         .isInstanceOf(Refused.class)
-        .hasMessageContaining("not above the 10 cm to leave");
+        .hasMessageContaining(
+            "entry_below_leave {forage=Mine, entryHeightCm=5.0, exitHeightCm=10.0}");
     assertThatThrownBy(
             () -> own(OwnForage.Figures.none(), "orchardgrass", 0.5, "orchardgrass", 0.5))
         .isInstanceOf(Refused.class);
@@ -175,7 +176,7 @@ class OwnForageTest {
     assertThat(b.massBalance().error()).isLessThan(1e-9);
     assertThatThrownBy(() -> new PlanEdit.Remove<>(Items.FORAGES, "own-mine").apply(on))
         .isInstanceOf(Refused.class)
-        .hasMessageContaining("take it off the fields");
+        .hasMessageContaining("own_forage_used {forage=own-mine}");
     assertThat(new PlanEdit.Remove<>(Items.FORAGES, "own-mine").apply(with).farm().forages())
         .isEmpty();
   }

@@ -204,7 +204,9 @@ class NeedsTest {
             Refused.class,
             e -> {
               assertThat(e.field()).isEqualTo("headChange.head");
-              assertThat(e.max()).isEqualTo(5);
+              assertThat(e.refusal().values())
+                  .containsEntry("leaving", 6)
+                  .containsEntry("there", 5);
             });
   }
 

@@ -63,7 +63,8 @@ class FieldTest {
         .isInstanceOfSatisfying(
             Refused.class, e -> assertThat(e.field()).isEqualTo("field.residualKgPerHa"));
     assertThatThrownBy(() -> field("tall_fescue_novel", null, null, 1.2))
-        .isInstanceOfSatisfying(Refused.class, e -> assertThat(e.max()).isEqualTo(0.95));
+        .isInstanceOfSatisfying(
+            Refused.class, e -> assertThat(e.refusal().values()).containsEntry("max", 0.95));
     LocalDate day = LocalDate.of(2027, 3, 1);
     assertThatThrownBy(() -> new Stand("tall_fescue_novel", null, null, null, 0, day, day))
         .isInstanceOfSatisfying(

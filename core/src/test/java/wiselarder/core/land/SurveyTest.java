@@ -80,7 +80,7 @@ class SurveyTest {
   void aLineBesideTheFieldPartsNothing() {
     assertThatThrownBy(() -> Survey.split(outline(), List.of(at(300, 0), at(300, 50))))
         .isInstanceOf(Refused.class)
-        .hasMessageContaining("parts the field into 1");
+        .hasMessageContaining("not_in_two {pieces=1}");
   }
 
   @Test
@@ -88,7 +88,7 @@ class SurveyTest {
     assertThatThrownBy(
             () -> new Outline(List.of(at(0, 0), at(100, 100), at(100, 0), at(0, 100)), List.of()))
         .isInstanceOf(Refused.class)
-        .hasMessageContaining("crosses itself");
+        .hasMessageContaining("crossed_edge");
     assertThatThrownBy(() -> new Outline(box(0, 0, 0, 100), List.of())).isInstanceOf(Refused.class);
     assertThatThrownBy(() -> new Off(Kind.POND, "", List.of(at(0, 0), at(1, 1)), 0))
         .isInstanceOf(Refused.class);

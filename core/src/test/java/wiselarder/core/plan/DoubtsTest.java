@@ -89,7 +89,9 @@ class DoubtsTest {
             e -> {
               assertThat(e.code()).isEqualTo("weaned_before_birth");
               assertThat(e.field()).isEqualTo("group.weaning");
-              assertThat(e).hasMessageContaining("--04-30 to --01-25");
+              assertThat(e.refusal().values())
+                  .containsEntry("first", MonthDay.of(4, 30))
+                  .containsEntry("last", MonthDay.of(1, 25));
             });
   }
 

@@ -26,7 +26,7 @@ class UnitsTest {
   void nanAndOutOfRangeAreRefusedWithWhatIsAccepted() {
     assertThatThrownBy(() -> Check.range("lot.dmShare", Double.NaN, 0.1, 1))
         .isInstanceOf(Refused.class)
-        .hasMessage("lot.dmShare is NaN; accepted is 0.1 to 1.0");
+        .hasMessage("lot.dmShare: out_of_range {value=NaN, min=0.1, max=1.0}");
     assertThatThrownBy(() -> Check.text("lot.name", "  ", 60)).isInstanceOf(Refused.class);
     assertThatThrownBy(() -> Check.text("lot.name", "two\nlines", 60)).isInstanceOf(Refused.class);
   }

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 
 class RecordedWeatherTest {
@@ -58,14 +59,21 @@ class RecordedWeatherTest {
     assertThat(read.rows()).isEqualTo(6);
     assertThat(read.weather().tminC()).hasSize(1);
     assertThat(read.bad())
-        .extracting(RecordedWeather.BadRow::row, RecordedWeather.BadRow::column)
+        .extracting(RecordedWeather.BadRow::row, b -> b.why().field())
         .containsExactly(
             org.assertj.core.groups.Tuple.tuple(3, "date"),
             org.assertj.core.groups.Tuple.tuple(4, "tmin_c"),
             org.assertj.core.groups.Tuple.tuple(5, "rain_mm"),
             org.assertj.core.groups.Tuple.tuple(6, "tmin_c"),
             org.assertj.core.groups.Tuple.tuple(7, "date"));
-    assertThat(read.bad().get(0).accepted()).isEqualTo("a date like 2027-03-01");
+    assertThat(read.bad())
+        .extracting(b -> b.why().reason())
+        .containsExactly(
+            CoreReason.NO_DATE,
+            CoreReason.LOW_ABOVE_HIGH,
+            CoreReason.CELL_OUT_OF_RANGE,
+            CoreReason.CELL_OUT_OF_RANGE,
+            CoreReason.DATE_TWICE);
   }
 
   @Test

@@ -8,14 +8,18 @@ import wiselarder.core.balance.YearBalance;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Season;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.records.FarmRecords;
 import wiselarder.server.file.FarmFile;
+import wiselarder.server.problem.ServerReason;
 
 /** {@code larder balance FILE}: runs the core on a plan file and prints its ledger. */
 public final class BalanceCommand {
   private static final String USAGE =
-      "usage: larder balance FILE [--plan NAME] [--season KEY] [--daily] [--format text|csv|json]";
+      """
+      usage: larder balance FILE [--plan NAME] [--season KEY] [--daily] [--format text|csv|json]
+      KEY is normal, dry, wet, seed:0 to seed:999999, recorded:ID:DATE or scenario:ID""";
 
   private BalanceCommand() {}
 
@@ -61,6 +65,9 @@ public final class BalanceCommand {
       return 0;
     } catch (Refused e) {
       err.println(file + ": " + e.getMessage());
+      if (e.reason() == CoreReason.UNKNOWN_SEASON) {
+        err.println(USAGE);
+      }
       return 1;
     } catch (UncheckedIOException e) {
       err.println(e.getMessage());
@@ -76,14 +83,11 @@ public final class BalanceCommand {
         .orElseThrow(
             () ->
                 new Refused(
-                    "unknown_id",
+                    ServerReason.NO_SUCH_PLAN_IN_FILE,
                     "plan",
                     name,
-                    "there is no plan %s; there are: %s"
-                        .formatted(
-                            name,
-                            content.plans().stream()
-                                .map(p -> p.plan().name())
-                                .collect(java.util.stream.Collectors.joining(", ")))));
+                    content.plans().stream()
+                        .map(p -> p.plan().name())
+                        .collect(java.util.stream.Collectors.joining(", "))));
   }
 }

@@ -19,11 +19,13 @@ import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.Lot;
 import wiselarder.server.people.Person;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.StoredPlan;
+import wiselarder.server.problem.ServerReason;
 import wiselarder.server.weather.FarmWeather;
 
 /** Ways of closing a gap, tried on a plan as it stands. */
@@ -63,13 +65,7 @@ class ClosingController {
     Engine engine = weather.engine(season, plan);
     List<Gap> gaps = engine.gaps(engine.simulate(stated));
     if (gap < 0 || gap >= gaps.size()) {
-      throw new Refused(
-          "no_such_gap",
-          "gap",
-          gap,
-          0.0,
-          (double) gaps.size() - 1,
-          "this plan has %d gaps, counted from 0".formatted(gaps.size()));
+      throw new Refused(ServerReason.NO_SUCH_GAP, "gap", gaps.size());
     }
     Gap chosen = gaps.get(gap);
     List<Lever> levers = new ArrayList<>(List.of(new ShutForStockpile()));
@@ -88,8 +84,7 @@ class ClosingController {
         stated.allLots().stream()
             .filter(l -> l.id().equals(lotId))
             .findFirst()
-            .orElseThrow(
-                () -> new Refused("unknown_id", "patternLotId", lotId, "there is no " + lotId)));
+            .orElseThrow(() -> new Refused(CoreReason.UNKNOWN_ID, "patternLotId", lotId)));
   }
 
   /**

@@ -17,6 +17,7 @@ import wiselarder.server.people.NotAllowed;
 import wiselarder.server.people.People;
 import wiselarder.server.people.Person;
 import wiselarder.server.people.Role;
+import wiselarder.server.problem.ServerReason;
 
 /**
  * Who may see a farm, and how others come to. An invitation is a link that holds a token of 160
@@ -105,11 +106,7 @@ public class Invitations {
     }
     boolean another = members.stream().anyMatch(m -> m.role() == Role.OWNER && m.id() != member);
     if (!staysOwner && !another) {
-      throw new Refused(
-          "last_owner",
-          "member.role",
-          member,
-          "a farm keeps an owner: make somebody else one first");
+      throw new Refused(ServerReason.LAST_OWNER, "member.role");
     }
   }
 

@@ -10,6 +10,7 @@ import wiselarder.core.closing.QuickHay;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.Farm;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.Lot;
 import wiselarder.core.store.PackageSize;
@@ -76,10 +77,7 @@ class QuickController {
         engine.catalogue().packages().stream()
             .filter(p -> p.id().equals(r.packageId))
             .findFirst()
-            .orElseThrow(
-                () ->
-                    new Refused(
-                        "unknown_id", "packageId", r.packageId, "there is no " + r.packageId));
+            .orElseThrow(() -> new Refused(CoreReason.UNKNOWN_ID, "packageId", r.packageId));
     String unit =
         switch (like.shape()) {
           case "round" -> "round bale";

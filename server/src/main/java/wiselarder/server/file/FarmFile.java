@@ -24,12 +24,14 @@ import wiselarder.core.plan.Farm;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Plan;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.records.Fact;
 import wiselarder.core.records.FarmRecord;
 import wiselarder.server.json.Json;
 import wiselarder.server.json.Lift;
 import wiselarder.server.json.PlanDocument;
+import wiselarder.server.problem.ServerReason;
 
 /**
  * The farm file: a whole farm with its plans as JSON. docs/formats.md describes it.
@@ -97,13 +99,7 @@ public final class FarmFile {
    */
   public static Content read(String json) {
     if (json.length() > MOST_CHARACTERS) {
-      throw new Refused(
-          "too_large",
-          "file",
-          json.length(),
-          1.0,
-          (double) MOST_CHARACTERS,
-          "the file is larger than %d million characters".formatted(MOST_CHARACTERS / 1_000_000));
+      throw new Refused(ServerReason.FILE_TOO_LARGE, "file", MOST_CHARACTERS / 1_000_000);
     }
     try {
       JsonNode tree = TREE.readTree(json);
@@ -113,7 +109,7 @@ public final class FarmFile {
     } catch (StreamReadException e) {
       throw Json.notJson(e);
     } catch (JacksonException e) {
-      throw new Refused("not_json", "file", null, e.getOriginalMessage());
+      throw new Refused(ServerReason.NOT_JSON, "file", 0, 0);
     }
   }
 
@@ -122,7 +118,7 @@ public final class FarmFile {
     try {
       return read(Files.readString(path));
     } catch (MalformedInputException e) {
-      throw new Refused("not_json", "file", null, "this is no text in UTF-8");
+      throw new Refused(ServerReason.NOT_TEXT, "file");
     } catch (IOException e) {
       throw new UncheckedIOException("cannot read " + path, e);
     }
@@ -140,25 +136,17 @@ public final class FarmFile {
   private static Content present(JsonNode tree) {
     String format = tree.path("format").asString("");
     if (!tree.isObject() || !FORMAT.equals(format)) {
-      throw new Refused(
-          "foreign_file",
-          "format",
-          format,
-          "this is no farm file: \"format\" should be \"%s\"".formatted(FORMAT));
+      throw new Refused(ServerReason.FOREIGN_FILE, "format", FORMAT);
     }
     int version = version(tree.path("version"), 2, VERSION);
     for (String name : tree.propertyNames()) {
       if (!MEMBERS.contains(name)) {
-        throw new Refused(
-            "unreadable",
-            name,
-            null,
-            "%s: this name is not known here; known are %s".formatted(name, MEMBERS));
+        throw new Refused(ServerReason.UNKNOWN_NAME, "file", name, String.join(", ", MEMBERS));
       }
     }
     JsonNode plans = tree.path("plans");
     if (!plans.isArray()) {
-      throw new Refused("unreadable", "plans", null, "plans: cannot be read as a list");
+      throw new Refused(ServerReason.UNREADABLE, "plans", "list");
     }
     List<Line> lines = new ArrayList<>();
     JsonNode records = tree.path("records");
@@ -174,14 +162,7 @@ public final class FarmFile {
   private static int version(JsonNode given, int oldest, int newest) {
     int version = given == null ? -1 : given.asInt(-1);
     if (version < oldest || version > newest) {
-      throw new Refused(
-          "file_version",
-          "version",
-          version,
-          version > newest
-              ? "\"version\" is %d, from a newer product; this one reads up to %d"
-                  .formatted(version, newest)
-              : "\"version\" should be a number from 1 to %d".formatted(newest));
+      throw new Refused(ServerReason.FILE_VERSION, "version", version, newest);
     }
     return version;
   }
@@ -192,9 +173,9 @@ public final class FarmFile {
       Check.present(place, line).record();
       return line;
     } catch (DatabindException e) {
-      throw at(place, Json.refusal(e), ".");
+      throw at(place, Json.refusal(e));
     } catch (Refused r) {
-      throw at(place, r, ": ");
+      throw at(place, r);
     }
   }
 
@@ -207,7 +188,7 @@ public final class FarmFile {
     for (JsonNode part : plans) {
       String place = "plans[%d]".formatted(read.size());
       if (!(part instanceof ObjectNode object)) {
-        throw new Refused("unreadable", place, null, place + ": is missing");
+        throw new Refused(CoreReason.MISSING, place).at(place);
       }
       Lift.Lifted lifted = Lift.from(object, version);
       read.add(plan(place, lifted.part()));
@@ -224,15 +205,13 @@ public final class FarmFile {
     try {
       return PlanDocument.of(lifted);
     } catch (Refused r) {
-      boolean within = r.getMessage().startsWith("farm") || r.getMessage().startsWith("plan.");
-      throw at(place, r, within ? "." : ": ");
+      throw at(place, r);
     }
   }
 
   /** Puts the place in the file before what is wrong there. */
-  private static Refused at(String place, Refused r, String between) {
-    return new Refused(
-        r.code(), r.field(), r.value(), r.min(), r.max(), place + between + r.getMessage());
+  private static Refused at(String place, Refused r) {
+    return r.at(r.place().isEmpty() ? place : place + "." + r.place());
   }
 
   /** Writes a farm file of the present version. */

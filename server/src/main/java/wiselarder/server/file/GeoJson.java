@@ -19,7 +19,8 @@ import wiselarder.core.land.Survey;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Items;
 import wiselarder.core.quantity.Refused;
-import wiselarder.server.lists.Lists;
+import wiselarder.server.problem.RowProblem;
+import wiselarder.server.problem.ServerReason;
 
 /**
  * Fields as GeoJSON (RFC 7946, longitude and latitude in WGS 84), out and in. Polygons are fields,
@@ -31,7 +32,7 @@ public final class GeoJson {
 
   /** What a map in a file would change. */
   public record Read(
-      Grid grid, List<Shape> shapes, List<PlanEdit> edits, List<Lists.RowProblem> problems) {}
+      Grid grid, List<Shape> shapes, List<PlanEdit> edits, List<RowProblem> problems) {}
 
   /** One field of the file, measured. */
   public record Shape(String name, boolean known, double areaHa, double netHa, int off) {}
@@ -101,7 +102,7 @@ public final class GeoJson {
     try {
       return new Reading(plan, forageId, freshId).read(MAPPER.readTree(json));
     } catch (JacksonException e) {
-      throw new Refused("not_json", "file", null, e.getOriginalMessage());
+      throw new Refused(ServerReason.NOT_JSON, "file", 0, 0);
     }
   }
 
@@ -112,7 +113,7 @@ public final class GeoJson {
     private final FarmPlan plan;
     private final String forageId;
     private final UnaryOperator<String> freshId;
-    private final List<Lists.RowProblem> problems = new ArrayList<>();
+    private final List<RowProblem> problems = new ArrayList<>();
     private final List<Named> fields = new ArrayList<>();
     private final List<Inside> off = new ArrayList<>();
     private Grid grid;
@@ -132,18 +133,16 @@ public final class GeoJson {
     Read read(JsonNode root) {
       JsonNode features = root.path("features");
       if (!root.path("type").asString("").equals("FeatureCollection") || !features.isArray()) {
-        throw new Refused(
-            "foreign_file", "type", null, "this is no GeoJSON: a FeatureCollection is accepted");
+        throw new Refused(ServerReason.NOT_GEOJSON, "type");
       }
       if (features.size() > MOST_FEATURES) {
-        throw new Refused(
-            "too_large", "features", features.size(), "up to 2000 features are accepted");
+        throw new Refused(ServerReason.TOO_MANY_FEATURES, "features", MOST_FEATURES);
       }
       for (int i = 0; i < features.size(); i++) {
         try {
           feature(i + 1, features.get(i));
         } catch (Refused r) {
-          problems.add(new Lists.RowProblem(i + 1, r.field(), r.getMessage()));
+          problems.add(RowProblem.of(i + 1, r));
         }
       }
       return done();
@@ -167,27 +166,21 @@ public final class GeoJson {
         case "MultiPolygon" -> {
           if (at.size() != 1) {
             throw new Refused(
-                "in_pieces",
+                ServerReason.IN_PIECES,
                 "geometry",
-                at.size(),
-                "%s lies in %d pieces; each piece has to be a field of its own"
-                    .formatted(nameOf(properties, "feature " + number), at.size()));
+                nameOf(properties, "feature " + number),
+                at.size());
           }
           polygon(number, properties, kind, bufferM, at.get(0));
         }
-        default ->
-            throw new Refused(
-                "no_shape",
-                "geometry",
-                null,
-                "polygons for fields and lines for water are accepted");
+        default -> throw new Refused(ServerReason.NO_SHAPE, "geometry");
       }
     }
 
     private void polygon(
         int number, JsonNode properties, String kind, double bufferM, JsonNode rings) {
       if (rings.isEmpty()) {
-        throw new Refused("no_shape", "geometry", null, "the polygon has no corners");
+        throw new Refused(ServerReason.NO_CORNERS, "geometry");
       }
       String name = nameOf(properties, "Field " + number);
       boolean inField =
@@ -232,11 +225,7 @@ public final class GeoJson {
         double longitude = p.path(0).asDouble(Double.NaN);
         double latitude = p.path(1).asDouble(Double.NaN);
         if (!(Math.abs(longitude) <= 180 && Math.abs(latitude) <= 80)) {
-          throw new Refused(
-              "no_place",
-              "coordinates",
-              p.toString(),
-              "%s is no longitude and latitude in degrees (WGS 84)".formatted(p));
+          throw new Refused(ServerReason.NO_PLACE, "coordinates", p.toString());
         }
         grid = grid == null ? fresh(rounded(longitude), rounded(latitude)) : grid;
         Outline.Point point = grid.at(longitude, latitude);
@@ -289,12 +278,11 @@ public final class GeoJson {
           shapes.add(
               new Shape(field.name(), known != null, m.areaHa(), m.netHa(), outline.off().size()));
         } catch (Refused r) {
-          problems.add(
-              new Lists.RowProblem(0, r.field(), "%s: %s".formatted(named.name, r.getMessage())));
+          problems.add(RowProblem.of(0, r.at(named.name)));
         }
       }
       if (fields.isEmpty() && problems.isEmpty()) {
-        throw new Refused("no_shape", "features", 0, "the file holds no field: no polygon");
+        throw new Refused(ServerReason.NO_FIELD_IN_FILE, "features");
       }
       return new Read(grid, shapes, edits, problems);
     }

@@ -15,15 +15,19 @@ import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomize
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.quantity.Reason;
 import wiselarder.server.json.Edits;
 import wiselarder.server.json.Facts;
+import wiselarder.server.problem.Problem;
 
 /** The API's description, from which the web client's types are made. */
 @Configuration
 class OpenApiConfig {
+  private static final String DAY_OF_YEAR = "^--\\d\\d-\\d\\d$";
+
   static {
     SpringDocUtils.getConfig()
-        .replaceWithSchema(MonthDay.class, new StringSchema().pattern("^--\\d\\d-\\d\\d$"));
+        .replaceWithSchema(MonthDay.class, new StringSchema().pattern(DAY_OF_YEAR));
   }
 
   /** Members that may be null; every member is there. */
@@ -157,6 +161,7 @@ class OpenApiConfig {
     return api -> {
       describeFacts(api.getComponents());
       describeEdits(api.getComponents());
+      describeRefusals(api.getComponents());
       api.getComponents().getSchemas().forEach((name, schema) -> require(name, schema));
     };
   }
@@ -190,6 +195,33 @@ class OpenApiConfig {
           }
         });
     components.addSchemas("PlanEdit", any);
+  }
+
+  /** The values that come with each code, so that a client can hold a sentence for every one. */
+  @SuppressWarnings({"rawtypes", "unchecked"})
+  private static void describeRefusals(Components components) {
+    Schema all = new Schema().types(Set.of("object"));
+    Problem.REASONS.forEach(
+        (code, reason) -> {
+          Schema values = new Schema().types(Set.of("object"));
+          for (Reason.Value v : reason.given()) {
+            values.addProperty(v.name(), described(v.type()));
+          }
+          values.setRequired(reason.given().stream().map(Reason.Value::name).toList());
+          values.setAdditionalProperties(false);
+          all.addProperty(code, values);
+        });
+    components.addSchemas("Refusals", all);
+  }
+
+  @SuppressWarnings({"rawtypes", "unchecked"})
+  private static Schema described(Reason.Type type) {
+    return switch (type) {
+      case NUMBER -> new Schema().types(Set.of("number"));
+      case TEXT -> new Schema().types(Set.of("string"));
+      case DAY -> new Schema().types(Set.of("string")).format("date");
+      case DAY_OF_YEAR -> new Schema().types(Set.of("string")).pattern(DAY_OF_YEAR);
+    };
   }
 
   /** A reference to a type, which is described where it is not yet. */

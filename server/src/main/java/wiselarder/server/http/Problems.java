@@ -10,6 +10,7 @@ import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import tools.jackson.databind.DatabindException;
+import wiselarder.core.quantity.Reason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.server.farm.Farms;
 import wiselarder.server.json.Json;
@@ -17,22 +18,32 @@ import wiselarder.server.lists.BadRows;
 import wiselarder.server.people.Attempts;
 import wiselarder.server.people.NotAllowed;
 import wiselarder.server.plan.StaleRevision;
+import wiselarder.server.problem.Problem;
+import wiselarder.server.problem.ServerReason;
 
-/** Refusals as problem+json: a code, the field, its value, and what would be accepted, in SI. */
+/** Refusals as problem+json: a code, the field, and values in SI. */
 @RestControllerAdvice
 @Order(Ordered.HIGHEST_PRECEDENCE) // before Spring's own, which knows no refusals
 class Problems {
+  /** A refusal as problem+json; {@code detail} is for a log, the sentence is the client's. */
+  static ProblemDetail problem(HttpStatus status, Refused r) {
+    Problem p = Problem.of(r);
+    ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, r.getMessage());
+    problem.setTitle("Refused");
+    problem.setProperty("code", p.code());
+    problem.setProperty("field", p.field());
+    problem.setProperty("values", p.values());
+    problem.setProperty("place", p.place());
+    return problem;
+  }
+
+  static ProblemDetail problem(HttpStatus status, Reason reason, Object... values) {
+    return problem(status, new Refused(reason, "", values));
+  }
+
   @ExceptionHandler
   ProblemDetail refused(Refused e) {
-    ProblemDetail problem =
-        ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, e.getMessage());
-    problem.setTitle("Refused");
-    problem.setProperty("code", e.code());
-    problem.setProperty("field", e.field());
-    problem.setProperty("value", e.value());
-    problem.setProperty("min", e.min());
-    problem.setProperty("max", e.max());
-    return problem;
+    return problem(HttpStatus.UNPROCESSABLE_CONTENT, e);
   }
 
   @ExceptionHandler
@@ -42,17 +53,12 @@ class Problems {
         return refused(Json.refusal(d));
       }
     }
-    ProblemDetail problem =
-        ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, "the request is not JSON");
-    problem.setProperty("code", "not_json");
-    return problem;
+    return problem(HttpStatus.BAD_REQUEST, ServerReason.NOT_JSON, 0, 0);
   }
 
   @ExceptionHandler
   ProblemDetail stale(StaleRevision e) {
-    ProblemDetail problem =
-        ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, "The plan was changed meanwhile.");
-    problem.setProperty("code", "stale_revision");
+    ProblemDetail problem = problem(HttpStatus.CONFLICT, ServerReason.STALE_REVISION);
     problem.setProperty("revision", e.current());
     problem.setProperty("since", e.since());
     problem.setProperty("clashes", e.clashes());
@@ -61,48 +67,33 @@ class Problems {
 
   @ExceptionHandler
   ProblemDetail notAllowed(NotAllowed e) {
-    ProblemDetail problem = ProblemDetail.forStatusAndDetail(HttpStatus.FORBIDDEN, e.getMessage());
-    problem.setProperty("code", "role_too_low");
-    problem.setProperty("needed", e.needed());
-    problem.setProperty("has", e.has());
-    return problem;
+    return problem(
+        HttpStatus.FORBIDDEN, ServerReason.ROLE_TOO_LOW, e.needed().name(), e.has().name());
   }
 
   @ExceptionHandler
   ProblemDetail visitor(Farms.VisitorsMakeNothing e) {
-    ProblemDetail problem = ProblemDetail.forStatusAndDetail(HttpStatus.FORBIDDEN, e.getMessage());
-    problem.setProperty("code", "visitor");
-    return problem;
+    return problem(HttpStatus.FORBIDDEN, ServerReason.VISITOR);
   }
 
   @ExceptionHandler
   ResponseEntity<ProblemDetail> tooMany(Attempts.TooMany e) {
-    ProblemDetail problem =
-        ProblemDetail.forStatusAndDetail(HttpStatus.TOO_MANY_REQUESTS, e.getMessage());
-    problem.setProperty("code", "too_many");
-    problem.setProperty("value", e.waitSeconds());
     return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
         .header("Retry-After", Long.toString(e.waitSeconds()))
-        .body(problem);
+        .body(problem(HttpStatus.TOO_MANY_REQUESTS, ServerReason.TOO_MANY, e.waitSeconds()));
   }
 
   @ExceptionHandler
   ProblemDetail badRows(BadRows e) {
     ProblemDetail problem =
-        ProblemDetail.forStatusAndDetail(
-            HttpStatus.UNPROCESSABLE_CONTENT,
-            "%d rows cannot be taken".formatted(e.problems().size()));
-    problem.setProperty("code", "bad_rows");
+        problem(HttpStatus.UNPROCESSABLE_CONTENT, ServerReason.BAD_ROWS, e.problems().size());
     problem.setProperty("problems", e.problems());
     return problem;
   }
 
+  /** Nothing at this address that the person may see. */
   @ExceptionHandler
   ProblemDetail missing(NoSuchElementException e) {
-    ProblemDetail problem =
-        ProblemDetail.forStatusAndDetail(
-            HttpStatus.NOT_FOUND, "There is nothing at this address that you may see.");
-    problem.setProperty("code", "not_found");
-    return problem;
+    return problem(HttpStatus.NOT_FOUND, ServerReason.NOT_FOUND);
   }
 }

@@ -3,7 +3,6 @@ package wiselarder.server.http;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -18,6 +17,7 @@ import wiselarder.server.farm.Invitations;
 import wiselarder.server.people.Attempts;
 import wiselarder.server.people.People;
 import wiselarder.server.people.Person;
+import wiselarder.server.problem.ServerReason;
 
 /** Signing in and out, the first owner, the demo, and taking an invitation. */
 @RestController
@@ -79,11 +79,8 @@ class SessionController {
     attempts.count(keys);
     Optional<Person> person = people.withPassword(given.email, given.password);
     if (person.isEmpty()) {
-      ProblemDetail problem =
-          ProblemDetail.forStatusAndDetail(
-              HttpStatus.UNAUTHORIZED, "E-mail address and password do not fit together.");
-      problem.setProperty("code", "wrong_sign_in");
-      return ResponseEntity.status(HttpStatus.UNAUTHORIZED).body(problem);
+      return ResponseEntity.status(HttpStatus.UNAUTHORIZED)
+          .body(Problems.problem(HttpStatus.UNAUTHORIZED, ServerReason.WRONG_SIGN_IN));
     }
     attempts.forget(keys);
     return ResponseEntity.ok(signedIn(person.get(), request));
@@ -98,7 +95,7 @@ class SessionController {
   @PostMapping("/session/demo")
   Session demo(HttpServletRequest request) {
     if (!listening.onLoopback()) {
-      throw new Refused("no_demo", "demo", null, "the demo opens on this machine only");
+      throw new Refused(ServerReason.NO_DEMO, "demo");
     }
     return signedIn(people.visitor(), request);
   }

@@ -8,6 +8,7 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import wiselarder.core.quantity.Refused;
+import wiselarder.server.problem.ServerReason;
 
 /** Files as they come and go over HTTP. */
 public final class Transfer {
@@ -18,7 +19,7 @@ public final class Transfer {
     try {
       return StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(body)).toString();
     } catch (CharacterCodingException e) {
-      throw new Refused("not_text", "file", null, "this is no text in UTF-8");
+      throw new Refused(ServerReason.NOT_TEXT, "file");
     }
   }
 

@@ -27,6 +27,8 @@ import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.springframework.web.servlet.resource.PathResourceResolver;
 import tools.jackson.databind.json.JsonMapper;
+import wiselarder.core.quantity.Reason;
+import wiselarder.server.problem.ServerReason;
 
 /** Security headers, CSRF, host check, and the web client's files. */
 @Configuration
@@ -80,14 +82,10 @@ class WebConfig implements WebMvcConfigurer {
             e ->
                 e.authenticationEntryPoint(
                         (request, response, why) ->
-                            refuse(response, HttpStatus.UNAUTHORIZED, "sign_in", "Sign in first."))
+                            refuse(response, HttpStatus.UNAUTHORIZED, ServerReason.SIGN_IN))
                     .accessDeniedHandler(
                         (request, response, why) ->
-                            refuse(
-                                response,
-                                HttpStatus.FORBIDDEN,
-                                "forbidden",
-                                "This page is out of date, or this is not yours to see.")))
+                            refuse(response, HttpStatus.FORBIDDEN, ServerReason.FORBIDDEN)))
         .csrf(c -> c.spa())
         .headers(
             h ->
@@ -107,10 +105,9 @@ class WebConfig implements WebMvcConfigurer {
         .build();
   }
 
-  private void refuse(HttpServletResponse response, HttpStatus status, String code, String detail)
+  private void refuse(HttpServletResponse response, HttpStatus status, Reason reason)
       throws IOException {
-    ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
-    problem.setProperty("code", code);
+    ProblemDetail problem = Problems.problem(status, reason);
     response.setStatus(status.value());
     response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
     response.getOutputStream().write(mapper.writeValueAsBytes(problem));
@@ -150,7 +147,7 @@ class WebConfig implements WebMvcConfigurer {
       response.setHeader("X-Content-Type-Options", "nosniff");
       response.setHeader("X-Frame-Options", "DENY");
       response.setHeader("Referrer-Policy", "no-referrer");
-      refuse(response, HttpStatus.BAD_REQUEST, "rejected", "This request is not answered.");
+      refuse(response, HttpStatus.BAD_REQUEST, ServerReason.REJECTED);
     };
   }
 

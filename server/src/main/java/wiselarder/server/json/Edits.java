@@ -21,6 +21,7 @@ import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Items;
 import wiselarder.core.quantity.Refused;
+import wiselarder.server.problem.ServerReason;
 
 /**
  * Edits as JSON: an object whose one member says which edit it is, such as {@code {"putField":
@@ -162,7 +163,7 @@ public final class Edits {
         }
       }
       if (members != 1) {
-        throw new Refused("one_edit", "edits", members, "an edit has exactly one member");
+        throw new Refused(ServerReason.ONE_EDIT, "edits", members);
       }
       return edit;
     }

@@ -1,6 +1,7 @@
 package wiselarder.server.json;
 
 import java.util.Map;
+import java.util.stream.Collectors;
 import tools.jackson.core.exc.StreamReadException;
 import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.DeserializationFeature;
@@ -8,7 +9,9 @@ import tools.jackson.databind.cfg.DateTimeFeature;
 import tools.jackson.databind.exc.MismatchedInputException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import tools.jackson.databind.json.JsonMapper;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
+import wiselarder.server.problem.ServerReason;
 
 /** JSON in and out of the core's values, and what a reading error means. */
 public final class Json {
@@ -25,14 +28,7 @@ public final class Json {
   /** Where a file stops being JSON. */
   public static Refused notJson(StreamReadException e) {
     return new Refused(
-        "not_json",
-        "file",
-        null,
-        "not JSON at line %d, column %d: %s"
-            .formatted(
-                e.getLocation().getLineNr(),
-                e.getLocation().getColumnNr(),
-                e.getOriginalMessage()));
+        ServerReason.NOT_JSON, "file", e.getLocation().getLineNr(), e.getLocation().getColumnNr());
   }
 
   /** What a reading error means, with the place it stands at. */
@@ -47,36 +43,39 @@ public final class Json {
                         : (path.isEmpty() ? "" : ".") + r.getPropertyName()));
     for (Throwable t = e; t != null; t = t.getCause()) {
       if (t instanceof Refused r) {
-        return new Refused(
-            r.code(), r.field(), r.value(), r.min(), r.max(), path + ": " + r.getMessage());
+        return r.at(path.toString());
       }
     }
-    String place = path.isEmpty() ? "file" : path.toString();
-    return new Refused("unreadable", place, null, place + ": " + meaning(e));
+    return meaning(e, path.toString()).at(path.toString());
   }
 
-  private static String meaning(DatabindException e) {
+  private static Refused meaning(DatabindException e, String place) {
     if (e instanceof UnrecognizedPropertyException unknown) {
-      return "this name is not known here; known are " + unknown.getKnownPropertyIds();
+      String known =
+          unknown.getKnownPropertyIds().stream()
+              .map(String::valueOf)
+              .sorted()
+              .collect(Collectors.joining(", "));
+      return new Refused(ServerReason.UNKNOWN_NAME, place, unknown.getPropertyName(), known);
     }
     if (e.getOriginalMessage().startsWith("Cannot map `null`")) {
-      return "is missing";
+      return new Refused(CoreReason.MISSING, place);
     }
-    if (e instanceof MismatchedInputException mismatch && mismatch.getTargetType() != null) {
-      String type = mismatch.getTargetType().getSimpleName();
-      return "cannot be read as " + TYPES.getOrDefault(type, "a " + type);
-    }
-    return "cannot be read";
+    String type =
+        e instanceof MismatchedInputException mismatch && mismatch.getTargetType() != null
+            ? mismatch.getTargetType().getSimpleName()
+            : "";
+    return new Refused(ServerReason.UNREADABLE, place, TYPES.getOrDefault(type, "other"));
   }
 
   private static final Map<String, String> TYPES =
       Map.of(
-          "int", "a whole number",
-          "double", "a number",
-          "Double", "a number",
-          "boolean", "true or false",
-          "LocalDate", "a date like 2027-09-01",
-          "MonthDay", "a day of the year like --03-01",
-          "List", "a list",
-          "ArrayList", "a list");
+          "int", "whole_number",
+          "double", "number",
+          "Double", "number",
+          "boolean", "yes_no",
+          "LocalDate", "day",
+          "MonthDay", "day_of_year",
+          "List", "list",
+          "ArrayList", "list");
 }

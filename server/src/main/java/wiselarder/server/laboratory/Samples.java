@@ -13,6 +13,7 @@ import java.util.NoSuchElementException;
 import java.util.Set;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.records.FarmRecord;
 import wiselarder.core.records.FarmRecords;
@@ -24,6 +25,7 @@ import wiselarder.core.store.Lot;
 import wiselarder.server.people.Person;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.StoredPlan;
+import wiselarder.server.problem.ServerReason;
 import wiselarder.server.records.Records;
 
 /** Samples of a farm's lots: sent, on their way, come back, written down of their lot. */
@@ -94,14 +96,7 @@ public class Samples {
     Lot lot = lot(plan, lotId);
     long open = before.stream().filter(s -> !s.taken).count();
     if (open >= MOST_OPEN) {
-      throw new Refused(
-          "too_many_samples",
-          "sample",
-          open,
-          0.0,
-          (double) MOST_OPEN,
-          "up to %d samples may be out at once; take reports that have come first"
-              .formatted(MOST_OPEN));
+      throw new Refused(ServerReason.TOO_MANY_SAMPLES, "sample", MOST_OPEN);
     }
     Instant due = clock.instant().plus(laboratory.turnaround()).truncatedTo(ChronoUnit.MILLIS);
     SampleSent fact = new SampleSent(lot, due);
@@ -127,11 +122,7 @@ public class Samples {
             .findFirst()
             .orElseThrow(() -> new NoSuchElementException(sample));
     if (sent.report == null) {
-      throw new Refused(
-          "report_not_there",
-          "sample",
-          sample,
-          "the report on %s has not come yet".formatted(sent.lotName));
+      throw new Refused(ServerReason.REPORT_NOT_THERE, "sample", sent.lotName);
     }
     Seen report = new Seen(sent.sampledOn, new LotTested(sent.lotId, sent.report));
     records.write(
@@ -143,10 +134,7 @@ public class Samples {
     return plan.content().farm().lots().stream()
         .filter(l -> l.id().equals(lotId))
         .findFirst()
-        .orElseThrow(
-            () ->
-                new Refused(
-                    "unknown_id", "sample.lotId", lotId, "the store holds no lot " + lotId));
+        .orElseThrow(() -> new Refused(CoreReason.UNKNOWN_ID, "sample.lotId", lotId));
   }
 
   private Sent sent(FarmRecord r, SampleSent f, boolean taken) {

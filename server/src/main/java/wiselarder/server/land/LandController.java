@@ -29,11 +29,12 @@ import wiselarder.core.quantity.Refused;
 import wiselarder.server.file.FarmFile;
 import wiselarder.server.file.GeoJson;
 import wiselarder.server.http.Transfer;
-import wiselarder.server.lists.Lists;
 import wiselarder.server.people.Person;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.Slugs;
 import wiselarder.server.plan.StoredPlan;
+import wiselarder.server.problem.RowProblem;
+import wiselarder.server.problem.ServerReason;
 import wiselarder.server.year.PlanView;
 import wiselarder.server.year.PlanViews;
 
@@ -52,7 +53,7 @@ class LandController {
   }
 
   /** What a map in a file holds: its fields, and what of it cannot be taken. */
-  record MapPreview(List<GeoJson.Shape> shapes, List<Lists.RowProblem> problems) {}
+  record MapPreview(List<GeoJson.Shape> shapes, List<RowProblem> problems) {}
 
   /** What an outline measures; areas in ha, the way around in m. */
   record MeasuredView(double areaHa, List<Double> offHa, double netHa, double aroundM) {}
@@ -271,7 +272,7 @@ class LandController {
     FarmPlan now = plans.get(id, person).content();
     GeoJson.Read read = GeoJson.read(Transfer.text(body), now, forageId, Slugs::fresh);
     if (read.edits().isEmpty()) {
-      throw new Refused("no_shape", "features", 0, "no field of the file can be taken");
+      throw new Refused(ServerReason.NO_FIELD_IN_FILE, "features");
     }
     return views.of(plans.edit(id, person, revision, null, edits(now, read)), season);
   }

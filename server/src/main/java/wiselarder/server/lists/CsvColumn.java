@@ -8,6 +8,9 @@ import java.util.Map;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import wiselarder.core.plan.Farm.UnitSystem;
+import wiselarder.core.quantity.CoreReason;
+import wiselarder.core.quantity.Refused;
+import wiselarder.server.problem.ServerReason;
 
 /**
  * One column of a CSV file and the member it stands for.
@@ -50,7 +53,11 @@ record CsvColumn(String name, CsvUnit unit, Kind kind, String path, Map<String, 
     return name + unit.suffix(system);
   }
 
-  /** What a cell says, as JSON; null where it is empty. */
+  /**
+   * What a cell says, as JSON; null where it is empty.
+   *
+   * @throws Refused where it cannot be read so
+   */
   JsonNode read(String cell, UnitSystem system) {
     if (cell.isEmpty()) {
       return NODES.nullNode();
@@ -105,13 +112,13 @@ record CsvColumn(String name, CsvUnit unit, Kind kind, String path, Map<String, 
     } catch (NumberFormatException e) {
       // told below
     }
-    throw new Unreadable("a number is accepted, not '%s'".formatted(cell));
+    throw new Refused(ServerReason.NO_NUMBER, "", cell);
   }
 
   private static int whole(String cell) {
     double value = number(cell);
     if (value != Math.rint(value) || Math.abs(value) > Integer.MAX_VALUE) {
-      throw new Unreadable("a whole number is accepted, not '%s'".formatted(cell));
+      throw new Refused(ServerReason.NO_WHOLE_NUMBER, "", cell);
     }
     return (int) value;
   }
@@ -120,7 +127,7 @@ record CsvColumn(String name, CsvUnit unit, Kind kind, String path, Map<String, 
     return switch (cell.toLowerCase(Locale.ROOT)) {
       case "yes", "y", "true", "1" -> true;
       case "no", "n", "false", "0" -> false;
-      default -> throw new Unreadable("yes or no is accepted, not '%s'".formatted(cell));
+      default -> throw new Refused(ServerReason.NO_YES_OR_NO, "", cell);
     };
   }
 
@@ -128,7 +135,7 @@ record CsvColumn(String name, CsvUnit unit, Kind kind, String path, Map<String, 
     try {
       return LocalDate.parse(cell);
     } catch (DateTimeException e) {
-      throw new Unreadable("a date like 2027-09-01 is accepted, not '%s'".formatted(cell));
+      throw new Refused(CoreReason.NO_DATE, "", cell);
     }
   }
 
@@ -136,30 +143,23 @@ record CsvColumn(String name, CsvUnit unit, Kind kind, String path, Map<String, 
     try {
       return MonthDay.parse("--" + cell);
     } catch (DateTimeException e) {
-      throw new Unreadable("a day like 03-15 for 15 March is accepted, not '%s'".formatted(cell));
+      throw new Refused(ServerReason.NO_DAY_OF_YEAR, "", cell);
     }
   }
 
   private String choice(String cell) {
     String id = choices.get(cell.toLowerCase(Locale.ROOT));
     if (id == null) {
-      throw new Unreadable(
-          choices.size() <= 12
-              ? "one of %s is accepted, not '%s'"
-                  .formatted(
-                      String.join(", ", choices.values().stream().distinct().sorted().toList()),
-                      cell)
-              : "the product knows no '%s'; write a name as the product shows it".formatted(cell));
+      throw choices.size() <= MOST_LISTED
+          ? new Refused(
+              ServerReason.NOT_ONE_OF,
+              "",
+              cell,
+              String.join(", ", choices.values().stream().distinct().sorted().toList()))
+          : new Refused(ServerReason.NOT_KNOWN, "", cell);
     }
     return id;
   }
 
-  /** A cell that cannot be read; the message says what would be accepted. */
-  static final class Unreadable extends RuntimeException {
-    private static final long serialVersionUID = 1L;
-
-    Unreadable(String message) {
-      super(message);
-    }
-  }
+  private static final int MOST_LISTED = 12;
 }

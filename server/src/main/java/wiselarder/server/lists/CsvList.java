@@ -21,8 +21,12 @@ import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 import wiselarder.core.plan.Farm.UnitSystem;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.server.json.Json;
+import wiselarder.server.problem.Problem;
+import wiselarder.server.problem.RowProblem;
+import wiselarder.server.problem.ServerReason;
 
 /**
  * Fields, groups or lots as CSV. A row with the id or the name of an item that is there changes it,
@@ -77,11 +81,8 @@ final class CsvList<T extends Record> {
     this.name = name;
   }
 
-  /** What is wrong in a row; row 1 is the header. */
-  public record Problem(int row, String column, String message) {}
-
   /** The rows that can be taken, and what is wrong with the others. */
-  public record Read<T>(List<T> items, List<Problem> problems) {}
+  public record Read<T>(List<T> items, List<RowProblem> problems) {}
 
   String write(List<T> items, UnitSystem system) {
     StringWriter out = new StringWriter();
@@ -98,7 +99,7 @@ final class CsvList<T extends Record> {
   }
 
   Read<T> read(String csv, List<T> there) {
-    List<Problem> problems = new ArrayList<>();
+    List<RowProblem> problems = new ArrayList<>();
     List<T> items = new ArrayList<>();
     String text = csv.startsWith("\uFEFF") ? csv.substring(1) : csv;
     try (CSVParser parser = FORMAT.parse(new StringReader(text))) {
@@ -115,23 +116,23 @@ final class CsvList<T extends Record> {
                       items.add(item);
                     } else {
                       problems.add(
-                          new Problem(rowOf(row), "name", name.apply(item) + " is there twice"));
+                          RowProblem.of(rowOf(row), "name", ServerReason.TWICE, name.apply(item)));
                     }
                   });
         }
       }
       if (items.isEmpty() && problems.isEmpty()) {
-        problems.add(new Problem(1, "", "there are no rows below the header"));
+        problems.add(RowProblem.of(1, "", ServerReason.NO_ROWS));
       }
     } catch (IOException | UncheckedIOException | IllegalArgumentException e) {
-      problems.add(new Problem(1, "", "this cannot be read as CSV: " + e.getMessage()));
+      problems.add(RowProblem.of(1, "", CoreReason.NOT_CSV));
     }
     return new Read<>(List.copyOf(items), List.copyOf(problems));
   }
 
   private record Heading(CsvColumn column, UnitSystem system) {}
 
-  private Map<String, Heading> headings(List<String> header, List<Problem> problems) {
+  private Map<String, Heading> headings(List<String> header, List<RowProblem> problems) {
     Map<String, Heading> known = new LinkedHashMap<>();
     for (String written : header) {
       String wanted = written.toLowerCase(Locale.ROOT).strip();
@@ -147,17 +148,17 @@ final class CsvList<T extends Record> {
         known.put(written, found.get());
       } else {
         problems.add(
-            new Problem(
+            RowProblem.of(
                 1,
                 written,
-                "this column is not known; known are "
-                    + String.join(
-                        ", ", columns.stream().map(c -> c.header(UnitSystem.METRIC)).toList())));
+                ServerReason.UNKNOWN_COLUMN,
+                String.join(
+                    ", ", columns.stream().map(c -> c.header(UnitSystem.METRIC)).toList())));
       }
     }
     for (String needed : named) {
       if (known.values().stream().noneMatch(h -> h.column.name().equals(needed))) {
-        problems.add(new Problem(1, needed, "the column %s is missing".formatted(needed)));
+        problems.add(RowProblem.of(1, needed, CoreReason.MISSING_COLUMN, needed));
       }
     }
     return known;
@@ -168,7 +169,7 @@ final class CsvList<T extends Record> {
       Map<String, Heading> headings,
       List<T> there,
       Set<String> ids,
-      List<Problem> problems) {
+      List<RowProblem> problems) {
     int before = problems.size();
     Map<CsvColumn, JsonNode> cells = new LinkedHashMap<>();
     headings.forEach(
@@ -176,8 +177,8 @@ final class CsvList<T extends Record> {
           try {
             cells.put(
                 h.column, h.column.read(row.isSet(written) ? row.get(written) : "", h.system));
-          } catch (CsvColumn.Unreadable e) {
-            problems.add(new Problem(rowOf(row), written, e.getMessage()));
+          } catch (Refused e) {
+            problems.add(new RowProblem(rowOf(row), written, Problem.of(e)));
           }
         });
     if (problems.size() > before) {
@@ -296,39 +297,39 @@ final class CsvList<T extends Record> {
           "reserve.units");
 
   /** A refusal at the row's column, what is accepted in the unit the file is written in. */
-  private Problem problem(CSVRecord row, Map<String, Heading> headings, Refused r) {
+  private RowProblem problem(CSVRecord row, Map<String, Heading> headings, Refused r) {
     String member = r.field().substring(r.field().lastIndexOf('.') + 1);
-    for (CsvColumn c : columns) {
-      if (c.path().endsWith(member)) {
-        Optional<Map.Entry<String, Heading>> written =
-            headings.entrySet().stream().filter(e -> e.getValue().column.equals(c)).findFirst();
-        if (written.isEmpty()) {
-          return new Problem(rowOf(row), c.header(UnitSystem.METRIC), said(r));
-        }
-        UnitSystem system = written.get().getValue().system;
-        String message =
-            r.min() == null || !r.code().equals("out_of_range")
-                ? said(r)
-                : "%s to %s is accepted, not %s"
-                    .formatted(
-                        rounded(c.unit().fromSi(r.min(), system)),
-                        rounded(c.unit().fromSi(r.max(), system)),
-                        row.get(written.get().getKey()));
-        return new Problem(rowOf(row), written.get().getKey(), message);
-      }
+    Optional<CsvColumn> column =
+        columns.stream().filter(c -> c.path().endsWith(member)).findFirst();
+    Optional<Map.Entry<String, Heading>> written =
+        headings.entrySet().stream()
+            .filter(e -> column.filter(e.getValue().column::equals).isPresent())
+            .findFirst();
+    if (written.isEmpty()) {
+      String name = column.map(c -> c.header(UnitSystem.METRIC)).orElse(member);
+      return new RowProblem(rowOf(row), name, Problem.of(r.refusal()));
     }
-    return new Problem(rowOf(row), member, said(r));
+    String heading = written.get().getKey();
+    if (r.reason() != CoreReason.OUT_OF_RANGE) {
+      return new RowProblem(rowOf(row), heading, Problem.of(r.refusal()));
+    }
+    CsvUnit unit = column.orElseThrow().unit();
+    UnitSystem system = written.get().getValue().system;
+    return RowProblem.of(
+        rowOf(row),
+        heading,
+        CoreReason.CELL_OUT_OF_RANGE,
+        row.get(heading),
+        rounded(unit.fromSi(bound(r, "min"), system)),
+        rounded(unit.fromSi(bound(r, "max"), system)));
   }
 
-  private static String said(Refused r) {
-    return r.code().equals("missing") ? "a value is needed" : r.getMessage();
+  private static double bound(Refused r, String which) {
+    return ((Number) r.refusal().values().get(which)).doubleValue();
   }
 
-  private static String rounded(double value) {
-    return new java.math.BigDecimal(value)
-        .round(new java.math.MathContext(4))
-        .stripTrailingZeros()
-        .toPlainString();
+  private static double rounded(double value) {
+    return new java.math.BigDecimal(value).round(new java.math.MathContext(4)).doubleValue();
   }
 
   private static int rowOf(CSVRecord row) {

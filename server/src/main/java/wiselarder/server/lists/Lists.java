@@ -24,6 +24,7 @@ import wiselarder.core.store.FeedTest;
 import wiselarder.core.store.LossMethod;
 import wiselarder.core.store.Lot;
 import wiselarder.core.store.Origin;
+import wiselarder.server.problem.RowProblem;
 
 /**
  * Fields, groups, lots and reports on lots as CSV files, out and in. docs/formats.md lists their
@@ -38,9 +39,6 @@ public final class Lists {
     /** Reports on lots. */
     TESTS
   }
-
-  /** What is wrong in a row; row 1 is the header. */
-  public record RowProblem(int row, String column, String message) {}
 
   /**
    * What brings the good rows in, and what is wrong with the others.
@@ -109,7 +107,7 @@ public final class Lists {
         for (TestRow row : read.items()) {
           report(row, plan, records, seen, told);
         }
-        yield new Read(List.of(), seen, told, problems(read));
+        yield new Read(List.of(), seen, told, read.problems());
       }
     };
   }
@@ -184,13 +182,7 @@ public final class Lists {
   }
 
   private static Read done(List<PlanEdit> edits, CsvList.Read<?> read) {
-    return new Read(List.copyOf(edits), List.of(), List.of(), problems(read));
-  }
-
-  private static List<RowProblem> problems(CsvList.Read<?> read) {
-    return read.problems().stream()
-        .map(p -> new RowProblem(p.row(), p.column(), p.message()))
-        .toList();
+    return new Read(List.copyOf(edits), List.of(), List.of(), read.problems());
   }
 
   private static CsvList<Field> fieldList(Catalogue catalogue) {

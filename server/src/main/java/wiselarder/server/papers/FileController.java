@@ -33,6 +33,7 @@ import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.Slugs;
 import wiselarder.server.plan.StoredPlan;
 import wiselarder.server.plan.Told;
+import wiselarder.server.problem.RowProblem;
 import wiselarder.server.records.Records;
 import wiselarder.server.year.PlanView;
 import wiselarder.server.year.PlanViews;
@@ -66,7 +67,7 @@ class FileController {
   record PlanSummary(String name, String start, int fields, int groups, int lots) {}
 
   /** What a file would change in a plan, and what of it cannot be taken. */
-  record ChangePreview(List<Difference.Change> changes, List<Lists.RowProblem> problems) {}
+  record ChangePreview(List<Difference.Change> changes, List<RowProblem> problems) {}
 
   /** Addresses of plans that were added. */
   record Added(List<String> plans) {}

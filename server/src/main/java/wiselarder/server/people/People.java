@@ -7,7 +7,9 @@ import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
+import wiselarder.server.problem.ServerReason;
 
 /** Who there is, and whether a password is theirs. */
 @Component
@@ -42,8 +44,7 @@ public class People {
   public Person first(String name, String email, String password) {
     repository.lockFirst();
     if (repository.anyWithPassword()) {
-      throw new Refused(
-          "not_first", "person", null, "there is an owner already: ask for an invitation");
+      throw new Refused(ServerReason.NOT_FIRST, "person");
     }
     return add(name, email, password, true);
   }
@@ -60,13 +61,7 @@ public class People {
     checkPassword(password, address);
     return repository
         .insert(address, called, passwords.encode(password), runsProduct)
-        .orElseThrow(
-            () ->
-                new Refused(
-                    "email_taken",
-                    "person.email",
-                    address,
-                    "somebody signs in with %s already".formatted(address)));
+        .orElseThrow(() -> new Refused(ServerReason.EMAIL_TAKEN, "person.email", address));
   }
 
   /** The person with this e-mail address, when the password is theirs. */
@@ -84,7 +79,7 @@ public class People {
   @Transactional
   public void changePassword(Person person, String old, String changed) {
     if (withPassword(person.email(), old).isEmpty()) {
-      throw new Refused("wrong_password", "person.old", null, "this is not your password of now");
+      throw new Refused(ServerReason.WRONG_PASSWORD, "person.old");
     }
     checkPassword(changed, person.email());
     repository.setPassword(person.id(), passwords.encode(changed));
@@ -96,10 +91,7 @@ public class People {
     Person person =
         repository
             .byEmail(lower(email))
-            .orElseThrow(
-                () ->
-                    new Refused(
-                        "unknown_id", "person.email", email, "nobody signs in with " + email))
+            .orElseThrow(() -> new Refused(CoreReason.UNKNOWN_ID, "person.email", email))
             .person();
     checkPassword(changed, person.email());
     repository.setPassword(person.id(), passwords.encode(changed));
@@ -126,8 +118,7 @@ public class People {
   private static String address(String email) {
     String address = lower(Check.text("person.email", email, 200));
     if (!address.matches("[^@\\s]+@[^@\\s]+")) {
-      throw new Refused(
-          "not_an_address", "person.email", address, "an e-mail address like ann@farm.example");
+      throw new Refused(ServerReason.NOT_AN_ADDRESS, "person.email", address);
     }
     return address;
   }
@@ -140,20 +131,10 @@ public class People {
     int length = password == null ? 0 : password.length();
     if (length < LEAST_PASSWORD || !fits(password)) {
       throw new Refused(
-          "password_length",
-          "person.password",
-          null,
-          (double) LEAST_PASSWORD,
-          (double) MOST_PASSWORD_BYTES,
-          "a password of %d to %d characters is accepted"
-              .formatted(LEAST_PASSWORD, MOST_PASSWORD_BYTES));
+          ServerReason.PASSWORD_LENGTH, "person.password", LEAST_PASSWORD, MOST_PASSWORD_BYTES);
     }
     if (password.equalsIgnoreCase(email) || password.chars().distinct().count() < 4) {
-      throw new Refused(
-          "password_weak",
-          "person.password",
-          null,
-          "this password is guessed at once: a few plain words in a row are accepted");
+      throw new Refused(ServerReason.PASSWORD_WEAK, "person.password");
     }
   }
 }

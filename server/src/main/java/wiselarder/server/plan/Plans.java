@@ -14,6 +14,7 @@ import wiselarder.core.quantity.Refused;
 import wiselarder.server.people.NotAllowed;
 import wiselarder.server.people.Person;
 import wiselarder.server.people.Role;
+import wiselarder.server.problem.ServerReason;
 
 /**
  * Plans and their history: all of a call is stored, or nothing is. A plan that the person may not
@@ -70,12 +71,7 @@ public class Plans {
               .orElseThrow(
                   () ->
                       new Refused(
-                          "no_such_revision",
-                          "revision",
-                          revision,
-                          1.0,
-                          (double) now.revision(),
-                          "there is no revision " + revision));
+                          ServerReason.NO_SUCH_REVISION, "revision", revision, now.revision()));
       Rebase.Outcome outcome = Rebase.onTop(base, now.content(), edits);
       if (onTopOf == null || onTopOf != now.revision()) {
         throw new StaleRevision(
@@ -114,10 +110,7 @@ public class Plans {
     StoredPlan now = current(slug, person, revision);
     Trail trail = repository.trail(now.id());
     Revision.Step edit =
-        trail
-            .toUndo()
-            .orElseThrow(
-                () -> new Refused("nothing_to_undo", "revision", revision, "nothing to undo"));
+        trail.toUndo().orElseThrow(() -> new Refused(ServerReason.NOTHING_TO_UNDO, "revision"));
     return restore(now, person, Revision.Kind.UNDO, Told.How.UNDID, trail.before(edit), edit);
   }
 
@@ -129,8 +122,7 @@ public class Plans {
         repository
             .trail(now.id())
             .toRedo()
-            .orElseThrow(
-                () -> new Refused("nothing_to_redo", "revision", revision, "nothing to redo"));
+            .orElseThrow(() -> new Refused(ServerReason.NOTHING_TO_REDO, "revision"));
     return restore(now, person, Revision.Kind.REDO, Told.How.REDID, edit.number(), edit);
   }
 
@@ -177,8 +169,7 @@ public class Plans {
   public void remove(String slug, Person person) {
     StoredPlan plan = lock(slug, person, Role.OWNER);
     if (repository.countOfFarm(plan.farmId()) == 1) {
-      throw new Refused(
-          "last_plan", "plan", slug, "this is the farm's only plan: remove the farm instead");
+      throw new Refused(ServerReason.LAST_PLAN, "plan");
     }
     repository.delete(plan.id());
   }

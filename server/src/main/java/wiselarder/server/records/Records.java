@@ -13,6 +13,7 @@ import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.BodyCondition;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.records.ConditionSeen;
 import wiselarder.core.records.Fact;
@@ -27,6 +28,7 @@ import wiselarder.server.people.Person;
 import wiselarder.server.people.Role;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.StoredPlan;
+import wiselarder.server.problem.ServerReason;
 
 /**
  * Writes down what was seen or done. All of a command is kept, or nothing is; a command that comes
@@ -120,11 +122,7 @@ public class Records {
   private static List<FarmRecord> again(List<FarmRecord> known, Command command) {
     List<Seen> before = known.stream().map(r -> new Seen(r.on(), r.fact())).toList();
     if (!before.equals(command.seen)) {
-      throw new Refused(
-          "command_reused",
-          "command.id",
-          command.id,
-          "this request's id has brought something else before; send it under a new one");
+      throw new Refused(ServerReason.COMMAND_REUSED, "command.id");
     }
     return known;
   }
@@ -165,6 +163,6 @@ public class Records {
   }
 
   private static Refused unknown(String field, String id) {
-    return new Refused("unknown_id", field, id, field + ": there is no " + id);
+    return new Refused(CoreReason.UNKNOWN_ID, field, id);
   }
 }

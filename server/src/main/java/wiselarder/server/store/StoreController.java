@@ -15,11 +15,14 @@ import wiselarder.core.balance.YearBalance;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.Lot;
 import wiselarder.server.people.Person;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.StoredPlan;
+import wiselarder.server.problem.ServerReason;
 import wiselarder.server.year.PlanViews;
 
 /** Sums on what is put by: bales for some days, and how they are set out. */
@@ -89,12 +92,9 @@ class StoreController {
     int lot = index("lotId", stated.allLots().stream().map(Lot::id).toList(), lotId);
     int first = year.clippedStart(from);
     int end = year.clippedEnd(to == null ? null : to.plusDays(1));
+    Check.ordered("haySum.dates", from, to == null ? null : to.plusDays(1));
     if (end <= first) {
-      throw new Refused(
-          "dates_reversed",
-          "haySum.dates",
-          first + "/" + end,
-          "the last day must lie after the first, both in the plan");
+      throw new Refused(ServerReason.NOT_IN_PLAN, "haySum.dates");
     }
     List<HaySum> sums = HaySum.ofAll(b, lot, first, end);
     List<HayLine> lines = new ArrayList<>();
@@ -141,7 +141,7 @@ class StoreController {
   private static int index(String field, List<String> ids, String wanted) {
     int at = ids.indexOf(wanted);
     if (at < 0) {
-      throw new Refused("unknown_id", field, wanted, "there is no " + wanted);
+      throw new Refused(CoreReason.UNKNOWN_ID, field, wanted);
     }
     return at;
   }

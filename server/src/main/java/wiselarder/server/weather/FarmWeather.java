@@ -20,6 +20,7 @@ import wiselarder.server.people.Role;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.Slugs;
 import wiselarder.server.plan.StoredPlan;
+import wiselarder.server.problem.ServerReason;
 import wiselarder.server.records.Records;
 
 /** Recorded weather of farms, and engines that know a farm, in the season somebody looks at. */
@@ -69,13 +70,7 @@ public class FarmWeather {
     NotAllowed.unless(plan.role(), Role.PLANNER);
     int there = recorded(plan).size();
     if (there >= MOST_RECORDS) {
-      throw new Refused(
-          "too_many_records",
-          "weather",
-          there,
-          0.0,
-          (double) MOST_RECORDS,
-          "a farm keeps up to %d weather records; remove one first".formatted(MOST_RECORDS));
+      throw new Refused(ServerReason.TOO_MANY_WEATHERS, "weather", MOST_RECORDS);
     }
     String id = Slugs.fresh(weather.name());
     Seen seen = new Seen(weather.start(), new WeatherMeasured(weather));

@@ -21,6 +21,7 @@ import wiselarder.server.http.Transfer;
 import wiselarder.server.people.Person;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.StoredPlan;
+import wiselarder.server.problem.RowProblem;
 
 /** Recorded weather over HTTP. */
 @RestController
@@ -47,7 +48,7 @@ class WeatherController {
   record RecordYear(LocalDate first, RecordedWeather.Filled filled) {}
 
   /** What a file holds: days read, rows left out. */
-  record WeatherRead(int rows, int badRows, List<RecordedWeather.BadRow> bad, RecordView record) {}
+  record WeatherRead(int rows, int badRows, List<RowProblem> bad, RecordView record) {}
 
   @GetMapping
   List<RecordView> list(@PathVariable String id, @AuthenticationPrincipal Person person) {
@@ -92,7 +93,7 @@ class WeatherController {
     return new WeatherRead(
         read.rows(),
         read.bad().size(),
-        read.bad().stream().limit(MOST_BAD_ROWS).toList(),
+        read.bad().stream().limit(MOST_BAD_ROWS).map(b -> RowProblem.of(b.row(), b.why())).toList(),
         view(slug, read.weather(), plan));
   }
 

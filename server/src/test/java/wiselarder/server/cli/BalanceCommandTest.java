@@ -70,7 +70,8 @@ class BalanceCommandTest {
     double normal = column(run(FILE, "--format", "csv"), 7);
     double dry = column(run(FILE, "--format", "csv", "--season", "dry"), 7);
     assertThat(dry).isLessThan(normal);
-    assertThat(run(FILE, "--season", "rainy")).contains("accepted are normal, dry, wet");
+    assertThat(run(FILE, "--season", "rainy"))
+        .contains("unknown_season {key=rainy}", "KEY is normal, dry, wet");
     assertThat(status).isEqualTo(1);
   }
 
@@ -82,7 +83,7 @@ class BalanceCommandTest {
     assertThat(status).isEqualTo(2);
     assertThat(run("nowhere.json")).contains("cannot read nowhere.json");
     assertThat(status).isEqualTo(1);
-    assertThat(run("pom.xml")).contains("not JSON at line 1");
+    assertThat(run("pom.xml")).contains("not_json {line=1, column=1}");
     assertThat(status).isEqualTo(1);
   }
 }

@@ -78,17 +78,17 @@ class FarmFileTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "\"version\": 6 | \"version\": 7 | \"version\" is 7, from a newer product; this one reads up to 6",
-        "\"version\": 6 | \"version\": \"two\" | \"version\" should be a number from 1 to 6",
-        "wise-larder-farm | other | \"format\" should be \"wise-larder-farm\"",
-        "\"areaHa\": 2.4 | \"areaHa\": -2 | plans[0].farm.fields[0]: field.areaHa is -2.0; accepted is 0.01 to 5000.0",
-        "\"head\": 9 | \"tail\": 1, \"head\": 9 | this name is not known here",
-        "\"groupId\": \"pony\" | \"groupId\": \"mule\" | plans[0]: step.groupId: there is no mule",
-        "\"start\": \"2027-10-01\" | \"start\": \"soon\" | plans[0].plan.year.start: cannot be read as a date like 2027-09-01",
-        "\"head\": 9, | \"name\": \"Ewes\", | plans[0].farm.groups[0].head: is missing",
-        "\"head\": 9 | \"head\": \"nine\" | plans[0].farm.groups[0].head: cannot be read as a whole number",
-        "\"farm\": { | \"farm\" { | not JSON at line",
-        "\"plans\": [ | \"plans\": null, \"x\": [ | this name is not known here",
+        "\"version\": 6 | \"version\": 7 | file_version {version=7, newest=6}",
+        "\"version\": 6 | \"version\": \"two\" | file_version {version=-1, newest=6}",
+        "wise-larder-farm | other | foreign_file {format=wise-larder-farm}",
+        "\"areaHa\": 2.4 | \"areaHa\": -2 | plans[0].farm.fields[0]: field.areaHa: out_of_range {value=-2.0, min=0.01, max=5000.0}",
+        "\"head\": 9 | \"tail\": 1, \"head\": 9 | unknown_name {name=tail, known=",
+        "\"groupId\": \"pony\" | \"groupId\": \"mule\" | plans[0]: step.groupId: unknown_id {id=mule}",
+        "\"start\": \"2027-10-01\" | \"start\": \"soon\" | plans[0].plan.year.start: plan.year.start: unreadable {wanted=day}",
+        "\"head\": 9, | \"name\": \"Ewes\", | plans[0].farm.groups[0].head: farm.groups[0].head: missing",
+        "\"head\": 9 | \"head\": \"nine\" | plans[0].farm.groups[0].head: farm.groups[0].head: unreadable {wanted=whole_number}",
+        "\"farm\": { | \"farm\" { | not_json {line=",
+        "\"plans\": [ | \"plans\": null, \"x\": [ | unknown_name {name=x, known=format, version, name, plans, records}",
       })
   void aBrokenFileIsToldWhatIsWrongAndWhere(String good, String bad, String message)
       throws IOException {

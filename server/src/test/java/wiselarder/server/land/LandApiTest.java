@@ -51,7 +51,8 @@ class LandApiTest {
     assertThat(preview.get("shapes")).hasSize(5);
     // the piece in two bits and the point are told, not taken
     assertThat(preview.get("problems")).hasSize(2);
-    assertThat(preview.get("problems").get(0).get("message").asString()).contains("2 pieces");
+    assertThat(preview.get("problems").get(0).get("problem").get("values").get("pieces").asInt())
+        .isEqualTo(2);
     JsonNode meadow = preview.get("shapes").get(0);
     assertThat(meadow.get("name").asString()).isEqualTo("Long Meadow");
     // 60,374 m2 by the corners; a brook of 315 m with ten metres to each side takes 0.63 ha of it,

@@ -26,6 +26,7 @@ import wiselarder.core.records.LotTested;
 import wiselarder.server.farm.DemoFarms;
 import wiselarder.server.file.FarmFile;
 import wiselarder.server.file.LedgerFile;
+import wiselarder.server.problem.RowProblem;
 
 /** Fields, groups and lots as CSV, and the ledger as CSV and spreadsheet. */
 class ListsTest {
@@ -86,17 +87,17 @@ class ListsTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "name,area_ac;Saddle,-3 | 2 | area_ac | 0.02471 to 12360 is accepted, not -3",
-        "name,area_ac;Saddle,ten | 2 | area_ac | a number is accepted, not 'ten'",
-        "name,stand;Saddle,moss | 2 | stand | the product knows no 'moss'",
-        "name,hayable;Saddle,perhaps | 2 | hayable | yes or no is accepted",
-        "name,there_from;Saddle,soon | 2 | there_from | a date like 2027-09-01",
-        "name,grazing;Saddle,sometimes | 2 | grazing | one of ROTATIONAL, SET_STOCKED, STRIP",
-        "name,area_ac;Saddle,5;Saddle,6 | 3 | name | Saddle is there twice",
-        "name,area_ac;New field,5 | 2 | stand | a value is needed",
-        "name,acres;Saddle,5 | 1 | acres | this column is not known",
-        "area_ac;5 | 1 | name | the column name is missing",
-        "name | 1 | '' | there are no rows",
+        "name,area_ac;Saddle,-3 | 2 | area_ac | cell_out_of_range {cell=-3, min=0.02471, max=12360.0}",
+        "name,area_ac;Saddle,ten | 2 | area_ac | no_number {cell=ten}",
+        "name,stand;Saddle,moss | 2 | stand | not_known {cell=moss}",
+        "name,hayable;Saddle,perhaps | 2 | hayable | no_yes_or_no {cell=perhaps}",
+        "name,there_from;Saddle,soon | 2 | there_from | no_date {cell=soon}",
+        "name,grazing;Saddle,sometimes | 2 | grazing | not_one_of {cell=sometimes, choices=ROTATIONAL, SET_STOCKED, STRIP}",
+        "name,area_ac;Saddle,5;Saddle,6 | 3 | name | twice {name=Saddle}",
+        "name,area_ac;New field,5 | 2 | stand | missing {}",
+        "name,acres;Saddle,5 | 1 | acres | unknown_column {known=id, name, area_ha",
+        "area_ac;5 | 1 | name | missing_column {column=name}",
+        "name | 1 | '' | no_rows {}",
       })
   void eachBadRowIsToldWithItsColumnAndWhatIsAccepted(
       String csv, int row, String column, String message) {
@@ -106,14 +107,14 @@ class ListsTest {
             p -> {
               assertThat(p.row()).isEqualTo(row);
               assertThat(p.column()).isEqualTo(column);
-              assertThat(p.message()).contains(message);
+              assertThat(p.problem().code() + " " + p.problem().values()).contains(message);
             });
   }
 
   @Test
   void theGoodRowsAreReadBesideTheBad() {
     Lists.Read read = read(Lists.Kind.LOTS, "name,units\nNew bales,9\nOthers,many\n", DEMO);
-    assertThat(read.problems()).extracting(Lists.RowProblem::row).containsExactly(2, 3);
+    assertThat(read.problems()).extracting(RowProblem::row).containsExactly(2, 3);
     assertThat(read.problems().get(0).column()).isEqualTo("weight_of_one_as_fed_kg");
   }
 

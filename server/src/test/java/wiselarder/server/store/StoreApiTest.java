@@ -137,7 +137,7 @@ class StoreApiTest {
     "/hay-sum?lotId=fescue-rounds&from=2028-03-01&to=2028-01-01, dates_reversed",
     "/hay-sum?lotId=fescue-rounds&groupId=cows&unitsAtOnce=0, out_of_range",
     "/hay-sum?lotId=fescue-rounds&groupId=nobody, unknown_id",
-    "/selling?on=2031-01-01, outside_plan",
+    "/selling?on=2031-01-01, date_outside_plan",
     "/weaning?groupId=bulls, no_weaning",
     "/weaning?groupId=nobody, unknown_id",
   })

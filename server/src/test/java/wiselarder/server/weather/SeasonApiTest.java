@@ -186,7 +186,7 @@ class SeasonApiTest {
     JsonNode shown = send(PLAN + "/weather/preview?name=Yard+gauge").json();
     assertThat(shown.get("rows").asInt()).isEqualTo(366);
     assertThat(shown.get("badRows").asInt()).isEqualTo(1);
-    assertThat(shown.get("bad").get(0).get("accepted").asString()).contains("date like");
+    assertThat(shown.get("bad").get(0).get("problem").get("code").asString()).isEqualTo("no_date");
     assertThat(http.get(PLAN + "/weather").json()).isEmpty();
 
     JsonNode kept = send(PLAN + "/weather?name=Yard+gauge").json().get("record");

@@ -173,9 +173,10 @@ class PlanApiTest {
     assertThat(answer.raw().headers().firstValue("Content-Type").orElseThrow())
         .startsWith("application/problem+json");
     assertThat(answer.json().get("field").asString()).isEqualTo("field.areaHa");
-    assertThat(answer.json().get("value").asDouble()).isEqualTo(-3);
-    assertThat(answer.json().get("min").asDouble()).isEqualTo(0.01);
-    assertThat(answer.json().get("max").asDouble()).isEqualTo(5000);
+    JsonNode values = answer.json().get("values");
+    assertThat(values.get("value").asDouble()).isEqualTo(-3);
+    assertThat(values.get("min").asDouble()).isEqualTo(0.01);
+    assertThat(values.get("max").asDouble()).isEqualTo(5000);
   }
 
   @ParameterizedTest

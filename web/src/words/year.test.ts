@@ -1,16 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import type { Gap, YearView } from './api/client';
-import {
-  causes,
-  doubtText,
-  leverTitle,
-  memberChange,
-  memberName,
-  problemText,
-  sowingOutcome,
-  unitsLeft,
-  verdict,
-} from './words';
+import type { Gap, YearView } from '../api/client';
+import { doubtText } from './doubts';
+import { memberChange, memberName } from './members';
+import { causes, leverTitle, sowingOutcome, unitsLeft, verdict } from './year';
 
 const TOTAL = { needKg: 1000, growingKg: 0, standingKg: 0, putByKg: 0, boughtInKg: 0, bareKg: 0 };
 
@@ -99,21 +91,6 @@ describe('the verdict', () => {
   it('does not praise an empty farm', () => {
     const empty = year([], { total: { ...TOTAL, needKg: 0 } as YearView['total'] });
     expect(verdict(empty, 'METRIC').headline).toBe('Nobody to feed yet.');
-  });
-});
-
-describe('refusals', () => {
-  it('give the range in the units of the user', () => {
-    const problem = {
-      status: 422,
-      code: 'out_of_range',
-      detail: '',
-      field: 'field.areaHa',
-      min: 0.01,
-      max: 5000,
-    };
-    expect(problemText(problem, 'IMPERIAL')).toBe('Area: 0.0 to 12,355.3 ac is accepted.');
-    expect(problemText(problem, 'METRIC')).toBe('Area: 0.01 to 5,000.00 ha is accepted.');
   });
 });
 
@@ -208,26 +185,5 @@ describe('what stands beside an input', () => {
   it('a member is named with its unit, known or not', () => {
     expect(memberName('field.areaHa', 'IMPERIAL')).toBe('Area, ac');
     expect(memberName('stand.fromInclusive', 'METRIC')).toBe('From');
-  });
-
-  it('a role too low says whose business it is', () => {
-    const problem = {
-      status: 403,
-      code: 'role_too_low',
-      detail: '',
-      needed: 'PLANNER',
-      has: 'READER',
-    };
-    expect(problemText(problem as never, 'METRIC')).toBe(
-      'This is for planners and owners; you are a reader here.',
-    );
-  });
-
-  it('weaning before birth says the days that would do', () => {
-    const detail =
-      'edits[0].putGroup: weaning: after the last birth and within 330 days of the first is accepted: --04-30 to --01-25';
-    expect(problemText({ status: 422, code: 'weaned_before_birth', detail }, 'METRIC')).toContain(
-      '30 April to 25 January',
-    );
   });
 });

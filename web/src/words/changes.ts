@@ -1,0 +1,27 @@
+import type { Change } from '../api/client';
+
+/** What can change, as it stands before its name. */
+export const THINGS: Record<Change['what'], string> = {
+  SETTINGS: 'the settings of',
+  YEAR: 'the plan',
+  FIELD: 'field',
+  GROUP: 'group',
+  LOT: 'lot',
+  FEEDING: 'the order of feeds of',
+  CLOSING: 'the shutting of',
+  CUT: 'the cut of',
+  PURCHASE: 'the purchase',
+  SOWING: 'the sowing of',
+  DRESSING: 'the nitrogen on',
+  IRRIGATION: 'the watering of',
+  SCENARIO: 'the weather scenario',
+  PASS: 'the passes for light on',
+  FORAGE: 'the own forage',
+  TEST: 'the test of',
+};
+
+/** One change of an import in a sentence. */
+export function changeText(change: Change): string {
+  const verb = { ADDED: 'Adds', REMOVED: 'Removes', CHANGED: 'Changes' }[change.kind];
+  return `${verb} ${THINGS[change.what]} ${change.name}`;
+}
