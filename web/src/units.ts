@@ -221,11 +221,12 @@ export function quantityOf(field: string): Quantity {
   if (/(utilization\w*|droughtHold|PerMonth|senescencePerDay|\.share)$/.test(field)) return 'share';
   if (/(distance|buffer|east|north)M$/.test(field)) return 'distance';
   if (/([pP]ricePerKg|valuePerKgGain)$/.test(field)) return 'pricePerKg';
-  if (/gainKgPerDay$/.test(field)) return 'gain';
+  if (/(gainKgPerDay|audKg)$/.test(field)) return 'gain';
+  if (/^plate\.\w+Kg$/.test(field)) return 'massPerArea';
   if (/KgPerHeadDay$/.test(field)) return 'perDay';
   if (/(weightKg|kgPerUnitAsFed)$/.test(field)) return 'weight';
   if (/pricePerTonneAsFed$/.test(field)) return 'pricePerMass';
   if (/Share$/.test(field)) return 'share';
-  if (/(head|units|Days|months|score|Floor)$/.test(field)) return 'count';
+  if (/(head|units|Days|months)$/.test(field)) return 'count';
   return 'plain';
 }

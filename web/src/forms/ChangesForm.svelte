@@ -56,7 +56,6 @@
       <NumberField
         label="Head"
         name="headChange.head"
-        quantity="count"
         value={c.head}
         onchange={(v) => v !== null && put(i, { head: Math.round(v) })}
       />
@@ -86,8 +85,6 @@
         <NumberField
           label={forATime(c.kind) ? `${farm.currency} a head and day` : `${farm.currency} for one`}
           name="headChange.moneyPerHead"
-          quantity="plain"
-          optional
           placeholder="not said"
           value={c.moneyPerHead}
           onchange={(v) => put(i, { moneyPerHead: v })}

@@ -75,14 +75,12 @@
     >
     {#if way === 'PLATE'}
       <NumberField
-        label="The plate's line: for each unit"
         name="plate.perUnitKg"
         quantity="massPerArea"
         value={perUnitKg}
         onchange={(v) => v !== null && (perUnitKg = v)}
       />
       <NumberField
-        label="and on top"
         name="plate.baseKg"
         quantity="massPerArea"
         value={baseKg}
@@ -90,16 +88,12 @@
       />
     {:else if way === 'CLIP'}
       <NumberField
-        label="Frame, square metres"
         name="clip.frameM2"
-        quantity="plain"
         value={frameM2}
         onchange={(v) => v !== null && (frameM2 = v)}
       />
       <NumberField
-        label="Dry matter of it"
         name="clip.dmShare"
-        quantity="share"
         value={dmShare}
         onchange={(v) => v !== null && (dmShare = v)}
       />

@@ -148,9 +148,7 @@
     />
     <Choice label="For" value={kindId} options={KINDS} onchange={setKind} />
     <NumberField
-      label="Dry matter"
       name="lot.dmShare"
-      quantity="share"
       value={dmShare}
       onchange={(v) => {
         if (v) dmShare = v;
@@ -160,7 +158,6 @@
     <NumberField
       label="Weight of one"
       name="lot.kgPerUnitAsFed"
-      quantity="weight"
       value={weightKg}
       onchange={(v) => {
         if (v) weightKg = v;

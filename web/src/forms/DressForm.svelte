@@ -102,9 +102,7 @@
     />
     {#if kind === 'nitrogen'}
       <NumberField
-        label="Nitrogen"
         name="dressing.nitrogenKgPerHa"
-        quantity="nutrient"
         value={nitrogen}
         onchange={(v) => {
           if (v !== null) nitrogen = v;
@@ -113,9 +111,7 @@
       />
     {:else}
       <NumberField
-        label="Water that reaches the soil"
         name="irrigation.waterMm"
-        quantity="water"
         value={water}
         onchange={(v) => {
           if (v !== null) water = v;

@@ -69,25 +69,15 @@
 </script>
 
 <div class="grid">
-  <TextField
-    label="Name"
-    name="field.name"
-    value={field.name}
-    oninput={(v) => draft.set('name', v)}
-  />
+  <TextField name="field.name" value={field.name} oninput={(v) => draft.set('name', v)} />
   <NumberField
-    label="Area"
     name="field.areaHa"
-    quantity="area"
     value={field.areaHa}
     onchange={(v) => v !== null && draft.set('areaHa', v)}
   />
   <NumberField
-    label="Off: water, buffers, hollows"
     name="field.deductedHa"
-    quantity="area"
     value={field.deductedHa}
-    optional
     placeholder="none"
     hint={field.deductedHa
       ? `${amount(field.areaHa - field.deductedHa, 'area', open.system)} grow feed.`
@@ -128,9 +118,7 @@
 {#if growth === 'yield'}
   <div class="grid">
     <NumberField
-      label="Growth in a normal year"
       name="stand.yieldKgPerHa"
-      quantity="massPerArea"
       value={stand.yieldKgPerHa}
       onchange={(v) => setStand({ yieldKgPerHa: v })}
     />
@@ -146,18 +134,13 @@
 />
 <div class="grid">
   <NumberField
-    label="Cover on the first day"
     name="stand.openingCoverKgPerHa"
-    quantity="massPerArea"
     value={stand.openingCoverKgPerHa}
-    optional
     placeholder="half grown"
     onchange={(v) => setStand({ openingCoverKgPerHa: v })}
   />
   <NumberField
-    label="Of it standing dead"
     name="stand.openingDeadShare"
-    quantity="share"
     value={stand.openingDeadShare}
     onchange={(v) => v !== null && setStand({ openingDeadShare: v })}
   />
@@ -172,30 +155,21 @@
     onchange={(v) => draft.set('grazing', v as Field['grazing'])}
   />
   <NumberField
-    label="Utilization"
     name="field.utilization"
-    quantity="share"
     value={field.utilization}
-    optional
     placeholder={`default ${Math.round(table * 100)}`}
     onchange={(v) => draft.set('utilization', v)}
   />
   <NumberField
-    label="Leave at (residual)"
     name="field.residualKgPerHa"
-    quantity="massPerArea"
     value={field.residualKgPerHa}
-    optional
     placeholder={defaultOf(forage.minResidualKgPerHa)}
     hint="Below the default, regrowth pays for it."
     onchange={(v) => draft.set('residualKgPerHa', v)}
   />
   <NumberField
-    label="Turn in at"
     name="field.turnInKgPerHa"
-    quantity="massPerArea"
     value={field.turnInKgPerHa}
-    optional
     placeholder={defaultOf(
       (field.residualKgPerHa ?? forage.minResidualKgPerHa) +
         Math.max(0, forage.entryKgPerHa - (field.residualKgPerHa ?? forage.minResidualKgPerHa)) / 3,
@@ -239,11 +213,8 @@
   />
   {#if field.soil}
     <NumberField
-      label="Depth to rock or pan"
       name="soil.depthCm"
-      quantity="depth"
       value={field.soil.depthCm}
-      optional
       placeholder="deep"
       onchange={(v) => draft.set('soil', { ...field.soil!, depthCm: v })}
     />
@@ -266,12 +237,7 @@
     onchange={(e) => draft.set('hayable', e.currentTarget.checked)}
   /> Can be cut for hay</label
 >
-<TextField
-  label="Note"
-  name="field.note"
-  value={field.note}
-  oninput={(v) => draft.set('note', v)}
-/>
+<TextField name="field.note" value={field.note} oninput={(v) => draft.set('note', v)} />
 {#if forage.prussicAcid || forage.toxicEndophyte}
   <p class="caution">
     {forage.prussicAcid

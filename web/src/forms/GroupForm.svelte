@@ -38,19 +38,15 @@
 </script>
 
 <div class="grid">
-  <TextField label="Name" name="group.name" value={group.name} oninput={(v) => set('name', v)} />
+  <TextField name="group.name" value={group.name} oninput={(v) => set('name', v)} />
   <Choice label="Kind" value={group.kind} options={kinds} onchange={setKind} />
   <NumberField
-    label="Head"
     name="group.head"
-    quantity="count"
     value={group.head}
     onchange={(v) => v !== null && set('head', Math.round(v))}
   />
   <NumberField
-    label="Weight of one"
     name="group.weightKg"
-    quantity="weight"
     value={group.weightKg}
     hint={kind.dam ? '' : 'On the day it comes in'}
     onchange={(v) => v !== null && set('weightKg', v)}
@@ -64,16 +60,12 @@
     />
     {#if group.birthStart}
       <NumberField
-        label="Births spread over days"
         name="group.birthSpreadDays"
-        quantity="count"
         value={group.birthSpreadDays}
         onchange={(v) => v !== null && set('birthSpreadDays', Math.round(v))}
       />
       <NumberField
-        label="Young for each dam"
         name="group.youngPerDam"
-        quantity="plain"
         value={group.youngPerDam}
         onchange={(v) => v !== null && set('youngPerDam', v)}
       />
@@ -94,9 +86,7 @@
     {/if}
   {:else}
     <NumberField
-      label="Daily gain"
       name="group.gainKgPerDay"
-      quantity="gain"
       value={group.gainKgPerDay}
       onchange={(v) => v !== null && set('gainKgPerDay', v)}
     />

@@ -62,9 +62,7 @@
     />
     {#if way === 'flat'}
       <NumberField
-        label="Flat intake"
         name="group.flatIntakeKgPerHeadDay"
-        quantity="perDay"
         value={group.flatIntakeKgPerHeadDay}
         onchange={(v) => v !== null && onchange({ ...group, flatIntakeKgPerHeadDay: v })}
       />
@@ -81,33 +79,25 @@
     />
     {#if group.keeping.shelter === 'OPEN'}
       <NumberField
-        label="Mean wind in winter"
         name="keeping.windKmPerHour"
-        quantity="speed"
         value={group.keeping.windKmPerHour}
         onchange={(v) => v !== null && keep('windKmPerHour', v)}
       />
     {/if}
     <NumberField
-      label="Extra walk"
       name="keeping.walkKmPerDay"
-      quantity="walk"
       value={group.keeping.walkKmPerDay}
       hint="To water, parlour or far feed"
       onchange={(v) => v !== null && keep('walkKmPerDay', v)}
     />
     <NumberField
-      label="Fed besides the plan"
       name="keeping.besidesKgPerDay"
-      quantity="perDay"
       value={group.keeping.besidesKgPerDay}
       hint="Dry matter in parlour or creep; counts in the diet only"
       onchange={(v) => v !== null && keep('besidesKgPerDay', v)}
     />
     <NumberField
-      label="Deaths in a year"
       name="keeping.deathsPerYearShare"
-      quantity="share"
       value={group.keeping.deathsPerYearShare}
       onchange={(v) => v !== null && keep('deathsPerYearShare', v)}
     />
@@ -116,7 +106,6 @@
         label={`Lowest condition, ${kind.scale.lowest} to ${kind.scale.highest}`}
         name="keeping.conditionFloor"
         quantity="plain"
-        optional
         placeholder="none"
         value={group.keeping.conditionFloor}
         onchange={(v) => keep('conditionFloor', v)}

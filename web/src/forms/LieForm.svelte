@@ -67,11 +67,8 @@
   >
   <div class="input-grid">
     <NumberField
-      label="Slope, degrees"
       name="lie.slopeDeg"
-      quantity="plain"
       value={lie.slopeDeg}
-      optional
       placeholder="not said"
       hint={rule
         ? `Keep ${amount(rule.bufferM, 'distance', open.system)} along water, or what local rules ask.`
@@ -86,11 +83,8 @@
     />
     {#if lie.water !== 'NONE' && lie.water !== 'NOT_SAID'}
       <NumberField
-        label="It gives at most, a day"
         name="lie.waterLPerDay"
-        quantity="litres"
         value={lie.waterLPerDay}
-        optional
         placeholder="not said"
         hint="Held against what stock drink, under Herd"
         onchange={(v) => set({ waterLPerDay: v })}
@@ -100,9 +94,7 @@
       <NumberField
         label={`Bringing it, ${open.view!.farm.currency} a m3`}
         name="lie.waterCostPerM3"
-        quantity="plain"
         value={lie.waterCostPerM3}
-        optional
         placeholder="not said"
         onchange={(v) => set({ waterCostPerM3: v })}
       />
@@ -121,44 +113,27 @@
       onchange={(v) => set({ exposure: v as Lie['exposure'] })}
     />
     <NumberField
-      label="From the yard"
       name="lie.distanceM"
-      quantity="distance"
       value={lie.distanceM}
-      optional
       placeholder="not said"
       onchange={(v) => set({ distanceM: v })}
     />
-    <TextField
-      label="What grew there before"
-      name="lie.formerly"
-      value={lie.formerly}
-      oninput={(v) => set({ formerly: v })}
-    />
+    <TextField name="lie.formerly" value={lie.formerly} oninput={(v) => set({ formerly: v })} />
     <NumberField
-      label="pH by the soil test"
       name="soilTest.ph"
-      quantity="plain"
       value={test?.ph ?? null}
-      optional
       placeholder="no test"
       onchange={(v) => setTest({ ph: v })}
     />
     <NumberField
-      label="Phosphorus, mg/kg"
       name="soilTest.phosphorusMgPerKg"
-      quantity="plain"
       value={test?.phosphorusMgPerKg ?? null}
-      optional
       placeholder="no test"
       onchange={(v) => setTest({ phosphorusMgPerKg: v })}
     />
     <NumberField
-      label="Potassium, mg/kg"
       name="soilTest.potassiumMgPerKg"
-      quantity="plain"
       value={test?.potassiumMgPerKg ?? null}
-      optional
       placeholder="no test"
       onchange={(v) => setTest({ potassiumMgPerKg: v })}
     />

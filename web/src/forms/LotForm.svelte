@@ -30,41 +30,28 @@
 </script>
 
 <div class="grid">
-  <TextField label="Name" name="lot.name" value={lot.name} oninput={(v) => onchange('name', v)} />
+  <TextField name="lot.name" value={lot.name} oninput={(v) => onchange('name', v)} />
   <NumberField
-    label="Units"
     name="lot.units"
-    quantity="count"
     value={lot.units}
     onchange={(v) => v !== null && onchange('units', Math.round(v))}
   />
-  <TextField
-    label="One unit is a"
-    name="lot.unitName"
-    value={lot.unitName}
-    oninput={(v) => onchange('unitName', v)}
-  />
+  <TextField name="lot.unitName" value={lot.unitName} oninput={(v) => onchange('unitName', v)} />
   <NumberField
-    label="Weight of one, as fed"
     name="lot.kgPerUnitAsFed"
-    quantity="weight"
     value={lot.kgPerUnitAsFed}
     hint={lot.size?.weighedKg.length || lot.size?.densityKgPerM3 ? 'Reckoned below' : 'Weigh a few'}
     onchange={(v) => v !== null && onchange('kgPerUnitAsFed', v)}
   />
   <NumberField
-    label="Dry matter"
     name="lot.dmShare"
-    quantity="share"
     value={lot.dmShare}
     onchange={(v) => v !== null && onchange('dmShare', v)}
   />
   <NumberField
     label={`Price, ${currency}`}
     name="lot.pricePerTonneAsFed"
-    quantity="pricePerMass"
     value={lot.pricePerTonneAsFed}
-    optional
     placeholder="unknown"
     onchange={(v) => onchange('pricePerTonneAsFed', v)}
   />
@@ -82,7 +69,7 @@
     hint={lossHint(lot.feedingMethodId)}
     onchange={(v) => onchange('feedingMethodId', v)}
   />
-  <TextField label="Note" name="lot.note" value={lot.note} oninput={(v) => onchange('note', v)} />
+  <TextField name="lot.note" value={lot.note} oninput={(v) => onchange('note', v)} />
 </div>
 <p class="quiet">
   One unit holds {amount(lot.kgPerUnitAsFed * lot.dmShare, 'weight', open.system)} of dry matter as it

@@ -101,8 +101,6 @@
     <NumberField
       label={`Making one, ${currency}`}
       name="origin.makingPerUnit"
-      quantity="plain"
-      optional
       placeholder="not said"
       value={lot.origin.makingPerUnit}
       onchange={(v) => said('makingPerUnit', v)}
@@ -110,8 +108,6 @@
     <NumberField
       label={`Hauling one, ${currency}`}
       name="origin.haulingPerUnit"
-      quantity="plain"
-      optional
       placeholder="none"
       hint="None where it is left where it was made"
       value={lot.origin.haulingPerUnit}
@@ -151,55 +147,33 @@
     </label>
     {#if round || size.lengthM === null}
       <NumberField
-        label="Diameter"
         name="size.diameterM"
-        quantity="size"
-        optional
         value={size.diameterM}
         onchange={(v) => sized({ diameterM: v })}
       />
     {/if}
-    <NumberField
-      label="Width"
-      name="size.widthM"
-      quantity="size"
-      optional
-      value={size.widthM}
-      onchange={(v) => sized({ widthM: v })}
-    />
+    <NumberField name="size.widthM" value={size.widthM} onchange={(v) => sized({ widthM: v })} />
     {#if !round}
       <NumberField
-        label="Length"
         name="size.lengthM"
-        quantity="size"
-        optional
         value={size.lengthM}
         onchange={(v) => sized({ lengthM: v })}
       />
       <NumberField
-        label="Height"
         name="size.heightM"
-        quantity="size"
-        optional
         value={size.heightM}
         onchange={(v) => sized({ heightM: v })}
       />
     {/if}
     <NumberField
-      label="Density as fed"
       name="size.densityKgPerM3"
-      quantity="density"
-      optional
       placeholder="not said"
       hint="Where none were weighed"
       value={size.densityKgPerM3}
       onchange={(v) => sized({ densityKgPerM3: v })}
     />
     <NumberField
-      label="Rind found"
       name="size.rindCm"
-      quantity="rind"
-      optional
       placeholder="by way of storing"
       hint="Takes the place of the loss in store"
       value={size.rindCm}
@@ -221,9 +195,7 @@
   <h2>Kept back for a season</h2>
   <div class="input-grid">
     <NumberField
-      label="Units kept back"
       name="reserve.units"
-      quantity="count"
       optional
       placeholder="none"
       value={lot.reserve?.units ?? null}

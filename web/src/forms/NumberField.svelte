@@ -2,24 +2,28 @@
   import { open } from '../plan.svelte';
   import Beside from './Beside.svelte';
   import { said } from './said';
-  import { rounded, toSi, unitOf, type Quantity } from '../units';
+  import { quantityOf, rounded, toSi, unitOf, type Quantity } from '../units';
+  import { FIELD_NAMES, statedNumber, type StatedName } from '../words/members';
+  import { rangeText } from '../words/refusals';
 
   let {
-    label,
     name = undefined,
+    label = FIELD_NAMES[name ?? ''],
     value,
-    quantity,
+    quantity = quantityOf(name ?? ''),
     onchange,
-    optional = false,
+    optional = statedNumber(name)?.optional ?? false,
     placeholder = '',
     hint = '',
   }: {
-    label: string;
-    /** As the API names it, so that what is wrong with it is said here. */
-    name?: string;
+    /** What is stated: its description says name, unit and what is accepted. */
+    name?: StatedName;
+    /** Where it is called otherwise than everywhere, or is no part of a plan. */
+    label?: string;
     value: number | null;
-    quantity: Quantity;
+    quantity?: Quantity;
     onchange: (si: number | null) => void;
+    /** Where it may be left out here though not in the plan, or the other way round. */
     optional?: boolean;
     placeholder?: string;
     hint?: string;
@@ -29,6 +33,13 @@
   const text = $derived(value === null ? '' : String(rounded(value, quantity, open.system)));
   let unread = $state('');
   const told = said(() => name);
+
+  /** Said before anybody else looks at it; what the rest of the plan asks for, the server says. */
+  const outside = $derived.by(() => {
+    const accepted = statedNumber(name);
+    if (!accepted || value === null || (value >= accepted.min && value <= accepted.max)) return '';
+    return rangeText(label, accepted.min, accepted.max, quantity, open.system);
+  });
 
   function read(event: Event) {
     const typed = (event.currentTarget as HTMLInputElement).value.trim().replace(/,/g, '');
@@ -43,7 +54,10 @@
       unread = 'This is not a number.';
       return;
     }
-    if (typed !== text) onchange(toSi(number, quantity, open.system));
+    if (typed === text) return;
+    const si = toSi(number, quantity, open.system);
+    // also what is wrong: else what was there before would be kept under what stands in the box
+    onchange(statedNumber(name)?.whole ? Math.round(si) : si);
   }
 </script>
 
@@ -55,7 +69,7 @@
     value={text}
     {placeholder}
     oninput={read}
-    aria-invalid={unread !== '' || told.wrong !== ''}
+    aria-invalid={(unread || outside || told.wrong) !== ''}
   />
-  <Beside wrong={unread || told.wrong} doubt={told.doubt} {hint} />
+  <Beside wrong={unread || outside || told.wrong} doubt={told.doubt} {hint} />
 </label>

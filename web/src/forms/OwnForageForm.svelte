@@ -31,7 +31,7 @@
   import { untrack } from 'svelte';
   import type { OwnForage } from '../api/client';
   import { open } from '../plan.svelte';
-  import { figure, type Quantity } from '../units';
+  import { figure, quantityOf } from '../units';
   import Choice from './Choice.svelte';
   import NumberField from './NumberField.svelte';
   import TextField from './TextField.svelte';
@@ -40,29 +40,30 @@
     $props();
 
   type Changeable = Exclude<keyof Figures, 'proteinPoints' | 'tdnPoints'>;
-  const FIGURES: { key: Changeable; name: string; quantity: Quantity }[] = [
-    { key: 'entryHeightCm', name: 'First use at', quantity: 'depth' },
-    { key: 'exitHeightCm', name: 'Leave at', quantity: 'depth' },
-    { key: 'regrazeHeightCm', name: 'Again at', quantity: 'depth' },
-    { key: 'winterLeaveHeightCm', name: 'Leave for winter', quantity: 'depth' },
-    { key: 'cutHeightCm', name: 'Cut at', quantity: 'depth' },
-    { key: 'minResidualKgPerHa', name: 'Stubble to leave', quantity: 'massPerArea' },
-    { key: 'ceilingKgPerHa', name: 'Ceiling', quantity: 'massPerArea' },
-    { key: 'utilizationRotational', name: 'Eaten in rotation', quantity: 'share' },
-    { key: 'utilizationStrip', name: 'Eaten in strips', quantity: 'share' },
-    { key: 'utilizationSetStocked', name: 'Eaten set stocked', quantity: 'share' },
-    { key: 'standingLossPerMonth', name: 'Lost standing, a month', quantity: 'share' },
-    { key: 'rootDepthCm', name: 'Roots reach', quantity: 'depth' },
-    { key: 'droughtHold', name: 'Growth kept in drought', quantity: 'share' },
-    { key: 'winterHardyC', name: 'Stands cold to', quantity: 'temperature' },
-    { key: 'annualTypicalKgPerHa', name: 'Yield of a crop', quantity: 'massPerArea' },
+  const FIGURES: Changeable[] = [
+    'entryHeightCm',
+    'exitHeightCm',
+    'regrazeHeightCm',
+    'winterLeaveHeightCm',
+    'cutHeightCm',
+    'minResidualKgPerHa',
+    'ceilingKgPerHa',
+    'utilizationRotational',
+    'utilizationStrip',
+    'utilizationSetStocked',
+    'standingLossPerMonth',
+    'rootDepthCm',
+    'droughtHold',
+    'winterHardyC',
+    'annualTypicalKgPerHa',
   ];
   const base = $derived(open.catalogue!.forages.find((f) => f.id === own?.parts[0]?.forageId));
   const grown = $derived(open.catalogue!.forages.filter((f) => !f.cropResidue && !f.fallow));
   const sum = $derived(own?.parts.reduce((s, p) => s + p.share, 0) ?? 1);
 
   /** What the product says of the first part, for the empty boxes. */
-  function usual(key: Changeable, quantity: Quantity): string {
+  function usual(key: Changeable): string {
+    const quantity = quantityOf(`figures.${key}`);
     const r = base?.rules;
     if (!r || !base) return '';
     const of: Partial<Record<Changeable, number | null>> = {
@@ -114,7 +115,6 @@
   <section class="panel form" aria-label="My own forage">
     <h2>My own forage</h2>
     <TextField
-      label="Name"
       name="ownForage.name"
       value={own.name}
       oninput={(v) => {
@@ -137,9 +137,7 @@
           }}
         />
         <NumberField
-          label="Share"
           name="part.share"
-          quantity="share"
           value={part.share}
           hint={own.parts.length > 1 ? `${Math.round((100 * part.share) / sum)}% of the whole` : ''}
           onchange={(v) => {
@@ -169,24 +167,19 @@
     >
     <h3>Figures that you know better</h3>
     <div class="input-grid">
-      {#each FIGURES as f (f.key)}
+      {#each FIGURES as key (key)}
         <NumberField
-          label={f.name}
-          name={`figures.${f.key}`}
-          quantity={f.quantity}
-          value={own.figures[f.key]}
-          optional
-          placeholder={own.parts.length > 1 ? 'mean of the parts' : usual(f.key, f.quantity)}
+          name={`figures.${key}`}
+          value={own.figures[key]}
+          placeholder={own.parts.length > 1 ? 'mean of the parts' : usual(key)}
           onchange={(v) => {
-            own!.figures[f.key] = v;
+            own!.figures[key] = v;
             touch();
           }}
         />
       {/each}
       <NumberField
-        label="Protein, points more or less"
         name="figures.proteinPoints"
-        quantity="plain"
         value={own.figures.proteinPoints}
         onchange={(v) => {
           own!.figures.proteinPoints = v ?? 0;
@@ -194,9 +187,7 @@
         }}
       />
       <NumberField
-        label="TDN, points more or less"
         name="figures.tdnPoints"
-        quantity="plain"
         value={own.figures.tdnPoints}
         onchange={(v) => {
           own!.figures.tdnPoints = v ?? 0;
@@ -205,7 +196,6 @@
       />
     </div>
     <TextField
-      label="Where the figures come from"
       name="ownForage.note"
       value={own.note}
       oninput={(v) => {

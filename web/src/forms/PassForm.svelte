@@ -100,9 +100,7 @@
         }}
       />
       <NumberField
-        label="Whenever it stands at"
         name="pass.whenKgPerHa"
-        quantity="massPerArea"
         value={whenKg}
         onchange={(v) => {
           when = v;
@@ -110,9 +108,7 @@
         }}
       />
       <NumberField
-        label="Take it down to"
         name="pass.leaveKgPerHa"
-        quantity="massPerArea"
         value={leaveKg}
         onchange={(v) => {
           leave = v;

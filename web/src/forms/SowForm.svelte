@@ -141,11 +141,8 @@
       }}
     />
     <NumberField
-      label="Yield when sown on time"
       name="sowing.yieldKgPerHa"
-      quantity="massPerArea"
       value={yieldKg}
-      optional
       placeholder={`default ${amount(chosen.yieldKgPerHa, 'massPerArea', open.system)}`}
       onchange={(v) => {
         yieldKg = v;
@@ -153,9 +150,7 @@
       }}
     />
     <NumberField
-      label="Seed, of the full rate"
       name="sowing.seedShare"
-      quantity="share"
       value={seed}
       hint="More brings feed earlier, not more of it."
       onchange={(v) => {

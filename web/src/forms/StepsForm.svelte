@@ -80,10 +80,7 @@
           />
           <span class="most">
             <NumberField
-              label="Most of the diet"
               name="step.mostShare"
-              quantity="share"
-              optional
               placeholder="all"
               value={step.mostShare}
               onchange={(v) => put(i, { mostShare: v })}

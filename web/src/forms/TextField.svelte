@@ -1,19 +1,20 @@
 <script lang="ts">
   import Beside from './Beside.svelte';
   import { said } from './said';
+  import { FIELD_NAMES, statedText, type StatedName } from '../words/members';
 
   let {
-    label,
     name = undefined,
+    label = FIELD_NAMES[name ?? ''],
     value,
     oninput,
     type = 'text',
     autocomplete = 'off',
     hint = '',
   }: {
-    label: string;
-    /** As the API names it, so that what is wrong with it is said here. */
-    name?: string;
+    /** What is stated: its description says name and length, and what is wrong is said here. */
+    name?: StatedName;
+    label?: string;
     value: string;
     oninput: (text: string) => void;
     type?: 'text' | 'email' | 'password';
@@ -30,6 +31,7 @@
     {type}
     {value}
     {autocomplete}
+    maxlength={statedText(name)?.most}
     aria-invalid={told.wrong !== ''}
     oninput={(e) => oninput(e.currentTarget.value)}
   />

@@ -141,9 +141,7 @@
           />
           {#if inside}
             <NumberField
-              label="Strip kept to each side"
               name="off.bufferM"
-              quantity="distance"
               value={buffer}
               hint={sketch.tool === 'WATERWAY' && rule
                 ? `${amount(rule.bufferM, 'distance', open.system)} is usual on ${rule.slopeClass} ground; local rules stand above it.`

@@ -91,16 +91,13 @@
         onchange={(v) => (chosen[i] = v)}
       />
       <NumberField
-        label="Nitrogen in the year"
         name="stand.nitrogenKgPerHa"
-        quantity="nutrient"
         value={nitrogen[i]}
         onchange={(v) => (nitrogen[i] = v ?? 0)}
       />
       <NumberField
         label={`Other cost a year, ${currency}/${unitOf('area', open.system)}`}
         name="stand.costPerHa"
-        quantity="plain"
         value={cost[i] * perArea}
         hint="Seed over its years, rent, fence"
         onchange={(v) => (cost[i] = (v ?? 0) / perArea)}
@@ -109,30 +106,24 @@
   {/each}
   <div class="input-grid">
     <NumberField
-      label="Weight of the cattle"
       name="terms.weightKg"
-      quantity="weight"
       value={weightKg}
       onchange={(v) => v !== null && (weightKg = v)}
     />
     <NumberField
       label={`Nitrogen costs, ${currency}`}
       name="terms.nitrogenPricePerKg"
-      quantity="pricePerKg"
       value={nitrogenPrice}
       onchange={(v) => v !== null && (nitrogenPrice = v)}
     />
     <NumberField
       label={`Gain is worth, ${currency}`}
       name="terms.valuePerKgGain"
-      quantity="pricePerKg"
       value={gainValue}
       onchange={(v) => v !== null && (gainValue = v)}
     />
     <NumberField
-      label="Of the cost others bear"
       name="terms.costShare"
-      quantity="share"
       value={costShare}
       onchange={(v) => v !== null && (costShare = v)}
     />

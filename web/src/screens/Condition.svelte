@@ -48,10 +48,7 @@
         onchange={(v) => (score = v)}
       />
       <NumberField
-        label="Weight of one"
         name="condition.weightKg"
-        quantity="weight"
-        optional
         placeholder="not weighed"
         value={weightKg}
         onchange={(v) => (weightKg = v)}

@@ -90,12 +90,7 @@
         value={s.name}
         oninput={(v) => draft.set('name', v)}
       />
-      <TextField
-        label="Plan"
-        name="plan.name"
-        value={s.planName}
-        oninput={(v) => draft.set('planName', v)}
-      />
+      <TextField name="plan.name" value={s.planName} oninput={(v) => draft.set('planName', v)} />
       <Choice
         label="Climate"
         value={s.climateId}
@@ -112,13 +107,11 @@
         onchange={(v) => draft.set('units', v as Settings['units'])}
       />
       <TextField
-        label="Currency"
         name="farm.currency"
         value={s.currency}
         oninput={(v) => draft.set('currency', v)}
       />
       <NumberField
-        label="An animal unit eats in a day"
         name="farm.audKg"
         quantity="gain"
         value={s.audKg}
@@ -131,9 +124,7 @@
         onchange={(v) => v && draft.set('start', v)}
       />
       <NumberField
-        label="Months"
         name="year.months"
-        quantity="count"
         value={s.months}
         hint="12 to 24"
         onchange={(v) => v !== null && draft.set('months', Math.round(v))}

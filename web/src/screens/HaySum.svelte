@@ -95,9 +95,7 @@
       <DateField label="To, last day" name="haySum.dates" value={to} onchange={(v) => (to = v)} />
       {#if groupId}
         <NumberField
-          label="Set out at once"
           name="setOut.units"
-          quantity="count"
           value={atOnce}
           onchange={(v) => v !== null && v >= 1 && (atOnce = Math.round(v))}
         />

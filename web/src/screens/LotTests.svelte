@@ -177,42 +177,23 @@
         onchange={(v) => v && (typed!.sampledOn = v)}
       />
       <NumberField
-        label="Dry matter"
         name="test.dmShare"
-        quantity="share"
-        optional
         value={typed.dmShare}
         onchange={(v) => (typed!.dmShare = v)}
       />
       <NumberField
-        label="Protein"
         name="test.proteinPct"
-        quantity="percent"
-        optional
         value={typed.proteinPct}
         onchange={(v) => (typed!.proteinPct = v)}
       />
+      <NumberField name="test.tdnPct" value={typed.tdnPct} onchange={(v) => (typed!.tdnPct = v)} />
       <NumberField
-        label="TDN"
-        name="test.tdnPct"
-        quantity="percent"
-        optional
-        value={typed.tdnPct}
-        onchange={(v) => (typed!.tdnPct = v)}
-      />
-      <NumberField
-        label="Fibre (NDF)"
         name="test.fibrePct"
-        quantity="percent"
-        optional
         value={typed.fibrePct}
         onchange={(v) => (typed!.fibrePct = v)}
       />
       <NumberField
-        label="Nitrate (NO3)"
         name="test.nitratePct"
-        quantity="percent"
-        optional
         value={typed.nitratePct}
         onchange={(v) => (typed!.nitratePct = v)}
       />

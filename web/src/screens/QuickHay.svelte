@@ -112,14 +112,11 @@
     <NumberField
       label="How many"
       name="group.head"
-      quantity="count"
       value={asked.head}
       onchange={(v) => v !== null && (asked.head = Math.round(v))}
     />
     <NumberField
-      label="Weight of one"
       name="group.weightKg"
-      quantity="weight"
       value={asked.weightKg}
       onchange={(v) => v !== null && (asked.weightKg = v)}
     />
@@ -134,7 +131,6 @@
     <NumberField
       label="Weight of a bale, as fed"
       name="lot.kgPerUnitAsFed"
-      quantity="weight"
       value={asked.kgPerUnitAsFed}
       onchange={(v) => v !== null && (asked.kgPerUnitAsFed = v)}
     />

@@ -122,9 +122,7 @@
           onchange={(v) => ((m.kind = v), (touched = true))}
         />
         <NumberField
-          label="Head"
           name="group.head"
-          quantity="count"
           optional
           value={m.head}
           onchange={(v) => ((m.head = v === null ? null : Math.round(v)), (touched = true))}
@@ -155,9 +153,7 @@
           onchange={(v) => ((g.forage = v), (touched = true))}
         />
         <NumberField
-          label="Area"
           name="field.areaHa"
-          quantity="area"
           optional
           value={g.areaHa}
           onchange={(v) => ((g.areaHa = v), (touched = true))}
@@ -186,7 +182,6 @@
         <NumberField
           label="How many"
           name="lot.units"
-          quantity="count"
           optional
           value={h.units}
           onchange={(v) => ((h.units = v === null ? null : Math.round(v)), (touched = true))}

@@ -60,7 +60,7 @@
       />
       <NumberField
         label="How many"
-        name="record.units"
+        name={kind === 'LOT_FED' ? 'fed.units' : 'counted.units'}
         quantity="count"
         optional
         value={units}

@@ -25,6 +25,17 @@ function range(min: number, max: number, quantity: Quantity, system: System): st
   return `${bound(min, quantity, system)} to ${bound(max, quantity, system)}${unit ? ' ' + unit : ''}`;
 }
 
+/** "Area: 0.1 to 12,000.0 ac is accepted." */
+export function rangeText(
+  name: string,
+  min: number,
+  max: number,
+  quantity: Quantity,
+  system: System,
+): string {
+  return `${name}: ${range(min, max, quantity, system)} is accepted.`;
+}
+
 /** A small bound is not printed as nothing: what is accepted begins above nothing. */
 function bound(si: number, quantity: Quantity, system: System): string {
   const value = shown(si, quantity, system);
@@ -51,7 +62,7 @@ const WANTED: Record<string, string> = {
 const SENTENCES: { [C in RefusalCode]: (v: RefusalValues[C], at: At) => string } = {
   missing: (_, at) => (at.name ? `${at.name} is needed.` : 'A value is needed.'),
   out_of_range: (v, at) =>
-    `${at.name || at.field}: ${range(v.min, v.max, quantityOf(at.field), at.system)} is accepted.`,
+    rangeText(at.name || at.field, v.min, v.max, quantityOf(at.field), at.system),
   too_long: (v, at) =>
     `${of(at)}up to ${v.most.toLocaleString('en-US')} characters on one line are accepted.`,
   note_too_long: (v, at) =>

@@ -29,6 +29,7 @@ class OpenApiTest {
             .send(
                 HttpRequest.newBuilder(URI.create(App.url() + "/api/openapi")).build(),
                 HttpResponse.BodyHandlers.ofString());
+    assertThat(answer.statusCode()).isEqualTo(200);
     JsonNode offered = mapper.readTree(answer.body());
     ((ObjectNode) offered).remove("servers");
     if (Boolean.getBoolean("larder.openapi.write")) {

@@ -2,7 +2,7 @@ package wiselarder.core.balance;
 
 import java.util.ArrayList;
 import java.util.List;
-import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 
 /**
  * Units set out at once for a group, and how long they hold. Feed offered for three days may be
@@ -14,6 +14,9 @@ import wiselarder.core.quantity.Check;
  * @param lastsDays days until the next
  */
 public record SetOut(int day, int units, int lastsDays) {
+  public static final Stated.Number UNITS = Stated.whole("setOut.units", 1, 10000);
+  public static final Stated.Number HELD_SHARE = Stated.number("setOut.heldShare", 1, 2);
+
   private static final int MOST_SETS = 400;
 
   /**
@@ -26,8 +29,8 @@ public record SetOut(int day, int units, int lastsDays) {
    */
   public static List<SetOut> of(
       YearBalance b, int group, int lot, int from, int toExclusive, int units, double heldShare) {
-    Check.range("setOut.units", units, 1, 10000);
-    Check.range("setOut.heldShare", heldShare, 1, 2);
+    UNITS.check(units);
+    HELD_SHARE.check(heldShare);
     List<SetOut> sets = new ArrayList<>();
     int end = Math.min(b.days(), toExclusive);
     for (int day = Math.max(0, from); day < end && sets.size() < MOST_SETS; ) {

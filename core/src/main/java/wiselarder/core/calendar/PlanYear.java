@@ -7,6 +7,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 
 /**
  * The days a plan covers: from {@code start} (inclusive) for whole months. Days are numbered from
@@ -15,10 +16,12 @@ import wiselarder.core.quantity.Check;
  * @param months 12 to 24
  */
 public record PlanYear(LocalDate start, int months) {
+  public static final Stated.Number MONTHS = Stated.whole("year.months", 12, 24);
+
   public PlanYear {
     Check.present("year.start", start);
     Check.range("year.start", start.getYear(), 1990, 2100);
-    Check.range("year.months", months, 12, 24);
+    MONTHS.check(months);
   }
 
   /** First day after the plan. */

@@ -12,6 +12,7 @@ import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
+import wiselarder.core.quantity.Stated;
 
 /**
  * What a stand returns when growing cattle graze it: how many head it carries, what each gains, and
@@ -49,10 +50,14 @@ public record StandReturn(
    * @param costPerHa of the stand in a year, nitrogen apart: seed over its years, rent, fence
    */
   public record Candidate(String forageId, double nitrogenKgPerHa, double costPerHa) {
+    public static final Stated.Number NITROGEN_KG_PER_HA =
+        Stated.number("stand.nitrogenKgPerHa", 0, 400);
+    public static final Stated.Number COST_PER_HA = Stated.number("stand.costPerHa", 0, 100_000);
+
     public Candidate {
       Check.text("stand.forageId", forageId, 60);
-      Check.range("stand.nitrogenKgPerHa", nitrogenKgPerHa, 0, 400);
-      Check.range("stand.costPerHa", costPerHa, 0, 100_000);
+      NITROGEN_KG_PER_HA.check(nitrogenKgPerHa);
+      COST_PER_HA.check(costPerHa);
     }
   }
 
@@ -66,11 +71,18 @@ public record StandReturn(
    */
   public record Terms(
       double weightKg, double nitrogenPricePerKg, double valuePerKgGain, double costShare) {
+    public static final Stated.Number WEIGHT_KG = Stated.number("terms.weightKg", 100, 800);
+    public static final Stated.Number NITROGEN_PRICE_PER_KG =
+        Stated.number("terms.nitrogenPricePerKg", 0, 100);
+    public static final Stated.Number VALUE_PER_KG_GAIN =
+        Stated.number("terms.valuePerKgGain", 0, 1000);
+    public static final Stated.Number COST_SHARE = Stated.number("terms.costShare", 0, 1);
+
     public Terms {
-      Check.range("terms.weightKg", weightKg, 100, 800);
-      Check.range("terms.nitrogenPricePerKg", nitrogenPricePerKg, 0, 100);
-      Check.range("terms.valuePerKgGain", valuePerKgGain, 0, 1000);
-      Check.range("terms.costShare", costShare, 0, 1);
+      WEIGHT_KG.check(weightKg);
+      NITROGEN_PRICE_PER_KG.check(nitrogenPricePerKg);
+      VALUE_PER_KG_GAIN.check(valuePerKgGain);
+      COST_SHARE.check(costShare);
     }
   }
 

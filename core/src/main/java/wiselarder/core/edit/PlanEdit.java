@@ -13,6 +13,7 @@ import wiselarder.core.plan.Items;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
+import wiselarder.core.quantity.Stated;
 
 /**
  * One edit of a farm and its plan. Applying it gives a new, checked value or refuses; nothing else
@@ -96,11 +97,13 @@ public sealed interface PlanEdit {
   /** Parts a field along a line; the smaller piece becomes a field of its own. */
   record SplitField(String id, List<Outline.Point> line, String newId, String newName)
       implements PlanEdit {
+    public static final Stated.Text NEW_NAME = Stated.text("split.newName", 60);
+
     public SplitField {
       line = List.copyOf(Check.present("split.line", line));
       Check.range("split.line", line.size(), 2, 100);
       Check.text("split.newId", newId, 40);
-      Check.text("split.newName", newName, 60);
+      NEW_NAME.check(newName);
     }
 
     @Override

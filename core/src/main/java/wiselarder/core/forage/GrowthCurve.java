@@ -7,6 +7,7 @@ import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
+import wiselarder.core.quantity.Stated;
 
 /**
  * Net growth over the year as twelve monthly mean rates, January first, kg DM/ha/day.
@@ -15,6 +16,8 @@ import wiselarder.core.quantity.Refused;
  * negative, and with exactly the stated mean over each month.
  */
 public record GrowthCurve(List<Double> monthlyKgPerHaDay) {
+  public static final Stated.Number RATE = Stated.number("stand.monthlyKgPerHaDay", 0, 300);
+
   private static final int[] DAYS = {31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31};
 
   public GrowthCurve {
@@ -24,8 +27,7 @@ public record GrowthCurve(List<Double> monthlyKgPerHaDay) {
           CoreReason.TWELVE_MONTHS, "stand.monthlyKgPerHaDay", monthlyKgPerHaDay.size());
     }
     for (Double rate : monthlyKgPerHaDay) {
-      Check.range(
-          "stand.monthlyKgPerHaDay", Check.present("stand.monthlyKgPerHaDay", rate), 0, 300);
+      RATE.check(Check.present("stand.monthlyKgPerHaDay", rate));
     }
     monthlyKgPerHaDay = List.copyOf(monthlyKgPerHaDay);
   }

@@ -11,6 +11,7 @@ import java.util.function.Function;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
+import wiselarder.core.quantity.Stated;
 
 /**
  * A forage of the keeper's own: one of the product's with figures changed, or a mixture of several
@@ -22,6 +23,9 @@ import wiselarder.core.quantity.Refused;
  * @param figures what the keeper knows better
  */
 public record OwnForage(String id, String name, List<Part> parts, Figures figures, String note) {
+  public static final Stated.Text NAME = Stated.text("ownForage.name", 60);
+  public static final Stated.Text NOTE = Stated.note("ownForage.note", 1000);
+
   private static final String PREFIX = "own-";
 
   /** With this much of the dry matter a use or a habit of a part is the whole's. */
@@ -33,9 +37,11 @@ public record OwnForage(String id, String name, List<Part> parts, Figures figure
    * @param share of the dry matter over the year, by weight
    */
   public record Part(String forageId, double share) {
+    public static final Stated.Number SHARE = Stated.number("part.share", 0.01, 1);
+
     public Part {
       Check.text("part.forageId", forageId, 60);
-      Check.range("part.share", share, 0.01, 1);
+      SHARE.check(share);
     }
   }
 
@@ -66,32 +72,64 @@ public record OwnForage(String id, String name, List<Part> parts, Figures figure
       Double annualTypicalKgPerHa,
       double proteinPoints,
       double tdnPoints) {
-    public Figures {
-      within("minResidualKgPerHa", minResidualKgPerHa, 100, 8000);
-      within("ceilingKgPerHa", ceilingKgPerHa, 1000, 30000);
-      within("dmPerCmKgPerHa", dmPerCmKgPerHa, 5, 400);
-      within("entryHeightCm", entryHeightCm, 3, 200);
-      within("exitHeightCm", exitHeightCm, 2, 100);
-      within("regrazeHeightCm", regrazeHeightCm, 3, 200);
-      within("winterLeaveHeightCm", winterLeaveHeightCm, 1, 100);
-      within("cutHeightCm", cutHeightCm, 2, 100);
-      within("utilizationSetStocked", utilizationSetStocked, 0.05, 0.95);
-      within("utilizationRotational", utilizationRotational, 0.05, 0.95);
-      within("utilizationStrip", utilizationStrip, 0.05, 0.95);
-      within("senescencePerDay", senescencePerDay, 0, 0.1);
-      within("standingLossPerMonth", standingLossPerMonth, 0, 0.9);
-      within("rootDepthCm", rootDepthCm, 10, 300);
-      within("droughtHold", droughtHold, 0, 1);
-      within("winterHardyC", winterHardyC, -60, 20);
-      within("annualTypicalKgPerHa", annualTypicalKgPerHa, 200, 40000);
-      within("proteinPoints", proteinPoints, -10, 10);
-      within("tdnPoints", tdnPoints, -15, 15);
-    }
+    public static final Stated.Number MIN_RESIDUAL_KG_PER_HA =
+        Stated.number("figures.minResidualKgPerHa", 100, 8000).orNone();
+    public static final Stated.Number CEILING_KG_PER_HA =
+        Stated.number("figures.ceilingKgPerHa", 1000, 30000).orNone();
+    public static final Stated.Number DM_PER_CM_KG_PER_HA =
+        Stated.number("figures.dmPerCmKgPerHa", 5, 400).orNone();
+    public static final Stated.Number ENTRY_HEIGHT_CM =
+        Stated.number("figures.entryHeightCm", 3, 200).orNone();
+    public static final Stated.Number EXIT_HEIGHT_CM =
+        Stated.number("figures.exitHeightCm", 2, 100).orNone();
+    public static final Stated.Number REGRAZE_HEIGHT_CM =
+        Stated.number("figures.regrazeHeightCm", 3, 200).orNone();
+    public static final Stated.Number WINTER_LEAVE_HEIGHT_CM =
+        Stated.number("figures.winterLeaveHeightCm", 1, 100).orNone();
+    public static final Stated.Number CUT_HEIGHT_CM =
+        Stated.number("figures.cutHeightCm", 2, 100).orNone();
+    public static final Stated.Number UTILIZATION_SET_STOCKED =
+        Stated.number("figures.utilizationSetStocked", 0.05, 0.95).orNone();
+    public static final Stated.Number UTILIZATION_ROTATIONAL =
+        Stated.number("figures.utilizationRotational", 0.05, 0.95).orNone();
+    public static final Stated.Number UTILIZATION_STRIP =
+        Stated.number("figures.utilizationStrip", 0.05, 0.95).orNone();
+    public static final Stated.Number SENESCENCE_PER_DAY =
+        Stated.number("figures.senescencePerDay", 0, 0.1).orNone();
+    public static final Stated.Number STANDING_LOSS_PER_MONTH =
+        Stated.number("figures.standingLossPerMonth", 0, 0.9).orNone();
+    public static final Stated.Number ROOT_DEPTH_CM =
+        Stated.number("figures.rootDepthCm", 10, 300).orNone();
+    public static final Stated.Number DROUGHT_HOLD =
+        Stated.number("figures.droughtHold", 0, 1).orNone();
+    public static final Stated.Number WINTER_HARDY_C =
+        Stated.number("figures.winterHardyC", -60, 20).orNone();
+    public static final Stated.Number ANNUAL_TYPICAL_KG_PER_HA =
+        Stated.number("figures.annualTypicalKgPerHa", 200, 40000).orNone();
+    public static final Stated.Number PROTEIN_POINTS =
+        Stated.number("figures.proteinPoints", -10, 10);
+    public static final Stated.Number TDN_POINTS = Stated.number("figures.tdnPoints", -15, 15);
 
-    private static void within(String name, Double value, double min, double max) {
-      if (value != null) {
-        Check.range("figures." + name, value, min, max);
-      }
+    public Figures {
+      MIN_RESIDUAL_KG_PER_HA.check(minResidualKgPerHa);
+      CEILING_KG_PER_HA.check(ceilingKgPerHa);
+      DM_PER_CM_KG_PER_HA.check(dmPerCmKgPerHa);
+      ENTRY_HEIGHT_CM.check(entryHeightCm);
+      EXIT_HEIGHT_CM.check(exitHeightCm);
+      REGRAZE_HEIGHT_CM.check(regrazeHeightCm);
+      WINTER_LEAVE_HEIGHT_CM.check(winterLeaveHeightCm);
+      CUT_HEIGHT_CM.check(cutHeightCm);
+      UTILIZATION_SET_STOCKED.check(utilizationSetStocked);
+      UTILIZATION_ROTATIONAL.check(utilizationRotational);
+      UTILIZATION_STRIP.check(utilizationStrip);
+      SENESCENCE_PER_DAY.check(senescencePerDay);
+      STANDING_LOSS_PER_MONTH.check(standingLossPerMonth);
+      ROOT_DEPTH_CM.check(rootDepthCm);
+      DROUGHT_HOLD.check(droughtHold);
+      WINTER_HARDY_C.check(winterHardyC);
+      ANNUAL_TYPICAL_KG_PER_HA.check(annualTypicalKgPerHa);
+      PROTEIN_POINTS.check(proteinPoints);
+      TDN_POINTS.check(tdnPoints);
     }
 
     /** Nothing changed. */
@@ -107,11 +145,11 @@ public record OwnForage(String id, String name, List<Part> parts, Figures figure
     if (!isOwn(id)) {
       throw new Refused(CoreReason.OWN_FORAGE_ID, "ownForage.id", id);
     }
-    name = Check.text("ownForage.name", name, 60);
+    name = NAME.check(name);
     parts = List.copyOf(Check.present("ownForage.parts", parts));
     Check.range("ownForage.parts", parts.size(), 1, 12);
     Check.present("ownForage.figures", figures);
-    note = Check.note("ownForage.note", note, 1000);
+    note = NOTE.check(note);
     Set<String> seen = new HashSet<>();
     for (Part part : parts) {
       if (isOwn(part.forageId()) || !seen.add(part.forageId())) {

@@ -7,6 +7,7 @@ import java.util.List;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
+import wiselarder.core.quantity.Stated;
 
 /**
  * A group (mob) as stated. Births, weaning and the day the young leave come back every year.
@@ -43,21 +44,29 @@ public record AnimalGroup(
     LocalDate toExclusive,
     List<HeadChange> changes,
     Keeping keeping) {
+  public static final Stated.Number FLAT_INTAKE_KG_PER_HEAD_DAY =
+      Stated.number("group.flatIntakeKgPerHeadDay", 0.1, 40).orNone();
+  public static final Stated.Number HEAD = Stated.whole("group.head", 0, 100000);
+  public static final Stated.Number WEIGHT_KG = Stated.number("group.weightKg", 2, 1500);
+  public static final Stated.Number GAIN_KG_PER_DAY = Stated.number("group.gainKgPerDay", -1, 2.5);
+  public static final Stated.Number BIRTH_SPREAD_DAYS =
+      Stated.whole("group.birthSpreadDays", 1, 180);
+  public static final Stated.Number YOUNG_PER_DAM = Stated.number("group.youngPerDam", 0, 4);
+  public static final Stated.Text NAME = Stated.text("group.name", 60);
+
   /** More changes than this in one group are a mistake. */
   private static final int MOST_ENTRIES = 400;
 
   public AnimalGroup {
     id = Check.text("group.id", id, 40);
-    name = Check.text("group.name", name, 60);
+    name = NAME.check(name);
     Check.text("group.kind", kind, 40);
-    Check.range("group.head", head, 0, 100000);
-    Check.range("group.weightKg", weightKg, 2, 1500);
-    Check.range("group.gainKgPerDay", gainKgPerDay, -1, 2.5);
-    if (flatIntakeKgPerHeadDay != null) {
-      Check.range("group.flatIntakeKgPerHeadDay", flatIntakeKgPerHeadDay, 0.1, 40);
-    }
-    Check.range("group.birthSpreadDays", birthSpreadDays, 1, 180);
-    Check.range("group.youngPerDam", youngPerDam, 0, 4);
+    HEAD.check(head);
+    WEIGHT_KG.check(weightKg);
+    GAIN_KG_PER_DAY.check(gainKgPerDay);
+    FLAT_INTAKE_KG_PER_HEAD_DAY.check(flatIntakeKgPerHeadDay);
+    BIRTH_SPREAD_DAYS.check(birthSpreadDays);
+    YOUNG_PER_DAM.check(youngPerDam);
     Check.ordered("group.dates", fromInclusive, toExclusive);
     checkYoung(birthStart, birthSpreadDays, weaning, youngLeave);
     changes = sorted(changes);
@@ -142,10 +151,7 @@ public record AnimalGroup(
 
   private static void checkFloor(String kind, Keeping keeping) {
     BodyCondition scale = BodyCondition.of(kind);
-    if (keeping.conditionFloor() != null) {
-      Check.range(
-          "keeping.conditionFloor", keeping.conditionFloor(), scale.lowest(), scale.highest());
-    }
+    Keeping.CONDITION_FLOOR.check(keeping.conditionFloor(), scale.lowest(), scale.highest());
   }
 
   /** Young nursed longer than this were meant to be weaned before the birth, not after it. */

@@ -2,6 +2,7 @@ package wiselarder.core.herd;
 
 import java.time.LocalDate;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 
 /**
  * Condition of a group as seen by eye and hand, on the scale of its species.
@@ -9,11 +10,13 @@ import wiselarder.core.quantity.Check;
  * @param weightKg mean weight a head if they were weighed, else null
  */
 public record ConditionScore(LocalDate date, double score, Double weightKg) {
+  public static final Stated.Number WEIGHT_KG =
+      Stated.number("condition.weightKg", 2, 1500).orNone();
+  public static final Stated.Number SCORE = Stated.number("condition.score", 1, 9);
+
   public ConditionScore {
     Check.present("condition.date", date);
-    Check.range("condition.score", score, 1, 9);
-    if (weightKg != null) {
-      Check.range("condition.weightKg", weightKg, 2, 1500);
-    }
+    SCORE.check(score);
+    WEIGHT_KG.check(weightKg);
   }
 }

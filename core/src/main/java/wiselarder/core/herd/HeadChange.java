@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
+import wiselarder.core.quantity.Stated;
 
 /**
  * Animals that come or go, from the start of a day.
@@ -21,6 +22,10 @@ public record HeadChange(
     String toGroupId,
     Double moneyPerHead,
     String note) {
+  public static final Stated.Number MONEY_PER_HEAD =
+      Stated.number("headChange.moneyPerHead", 0, 100000).orNone();
+  public static final Stated.Number HEAD = Stated.whole("headChange.head", 1, 100000);
+  public static final Stated.Text NOTE = Stated.note("headChange.note", 400);
 
   /** Why the number changes. */
   public enum Kind {
@@ -55,7 +60,7 @@ public record HeadChange(
   public HeadChange {
     Check.present("headChange.date", date);
     Check.present("headChange.kind", kind);
-    Check.range("headChange.head", head, 1, 100000);
+    HEAD.check(head);
     Check.ordered("headChange.dates", date, untilExclusive);
     if (!kind.forATime() && untilExclusive != null) {
       throw new Refused(CoreReason.NOT_FOR_A_TIME, "headChange.untilExclusive");
@@ -65,9 +70,7 @@ public record HeadChange(
     } else {
       toGroupId = null;
     }
-    if (moneyPerHead != null) {
-      Check.range("headChange.moneyPerHead", moneyPerHead, 0, 100000);
-    }
-    note = Check.note("headChange.note", note, 400);
+    MONEY_PER_HEAD.check(moneyPerHead);
+    note = NOTE.check(note);
   }
 }

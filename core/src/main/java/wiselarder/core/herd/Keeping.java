@@ -1,6 +1,7 @@
 package wiselarder.core.herd;
 
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 
 /**
  * How a group is kept, as far as its intake, energy and water hang on it.
@@ -25,6 +26,15 @@ public record Keeping(
     Double conditionFloor,
     boolean snowAsWater,
     double besidesKgPerDay) {
+  public static final Stated.Number CONDITION_FLOOR =
+      Stated.number("keeping.conditionFloor", 1, 9).orNone();
+  public static final Stated.Number WIND_KM_PER_HOUR =
+      Stated.number("keeping.windKmPerHour", 0, 100);
+  public static final Stated.Number WALK_KM_PER_DAY = Stated.number("keeping.walkKmPerDay", 0, 30);
+  public static final Stated.Number DEATHS_PER_YEAR_SHARE =
+      Stated.number("keeping.deathsPerYearShare", 0, 0.5);
+  public static final Stated.Number BESIDES_KG_PER_DAY =
+      Stated.number("keeping.besidesKgPerDay", 0, 15);
 
   /** What keeps off wind and rain. */
   public enum Shelter {
@@ -42,13 +52,11 @@ public record Keeping(
 
   public Keeping {
     Check.present("keeping.shelter", shelter);
-    Check.range("keeping.windKmPerHour", windKmPerHour, 0, 100);
-    Check.range("keeping.walkKmPerDay", walkKmPerDay, 0, 30);
-    Check.range("keeping.deathsPerYearShare", deathsPerYearShare, 0, 0.5);
-    if (conditionFloor != null) {
-      Check.range("keeping.conditionFloor", conditionFloor, 1, 9);
-    }
-    Check.range("keeping.besidesKgPerDay", besidesKgPerDay, 0, 15);
+    WIND_KM_PER_HOUR.check(windKmPerHour);
+    WALK_KM_PER_DAY.check(walkKmPerDay);
+    DEATHS_PER_YEAR_SHARE.check(deathsPerYearShare);
+    CONDITION_FLOOR.check(conditionFloor);
+    BESIDES_KG_PER_DAY.check(besidesKgPerDay);
   }
 
   /** A group that is fed from this plan alone. */

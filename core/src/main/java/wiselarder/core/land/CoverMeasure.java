@@ -3,6 +3,7 @@ package wiselarder.core.land;
 import java.util.List;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 
 /**
  * Cover measured in the field, as kilograms of dry matter a hectare.
@@ -10,6 +11,11 @@ import wiselarder.core.quantity.Check;
  * @param lowKgPerHa what it may be as well, by the way of measuring
  */
 public record CoverMeasure(double coverKgPerHa, double lowKgPerHa, double highKgPerHa) {
+  public static final Stated.Number HEIGHT_CM = Stated.number("measured.heightCm", 0, 400);
+  public static final Stated.Number READING = Stated.number("plate.reading", 0, 200);
+  public static final Stated.Number PER_UNIT_KG = Stated.number("plate.perUnitKg", 1, 1000);
+  public static final Stated.Number BASE_KG = Stated.number("plate.baseKg", -2000, 5000);
+
   /** Mass at a height is known to two fifths, by the notes of the forage table. */
   private static final double BY_HEIGHT = 0.4;
 
@@ -27,10 +33,14 @@ public record CoverMeasure(double coverKgPerHa, double lowKgPerHa, double highKg
    * @param frameM2 area of the frame, m2
    */
   public record Clip(double freshG, double dmShare, double frameM2) {
+    public static final Stated.Number FRESH_G = Stated.number("clip.freshG", 0, 20_000);
+    public static final Stated.Number DM_SHARE = Stated.number("clip.dmShare", 0.05, 1);
+    public static final Stated.Number FRAME_M2 = Stated.number("clip.frameM2", 0.02, 4);
+
     public Clip {
-      Check.range("clip.freshG", freshG, 0, 20_000);
-      Check.range("clip.dmShare", dmShare, 0.05, 1);
-      Check.range("clip.frameM2", frameM2, 0.02, 4);
+      FRESH_G.check(freshG);
+      DM_SHARE.check(dmShare);
+      FRAME_M2.check(frameM2);
     }
 
     double kgPerHa() {
@@ -43,7 +53,7 @@ public record CoverMeasure(double coverKgPerHa, double lowKgPerHa, double highKg
     Check.range("heightsCm", heightsCm.size(), 1, MOST_READINGS);
     double sum = 0;
     for (double h : heightsCm) {
-      sum += forage.massAtHeightKgPerHa(Check.range("heightCm", h, 0, 400));
+      sum += forage.massAtHeightKgPerHa(HEIGHT_CM.check(h));
     }
     return within(sum / heightsCm.size(), BY_HEIGHT);
   }
@@ -54,11 +64,11 @@ public record CoverMeasure(double coverKgPerHa, double lowKgPerHa, double highKg
    */
   public static CoverMeasure byPlate(List<Double> readings, double perUnitKg, double baseKg) {
     Check.range("readings", readings.size(), 1, MOST_READINGS);
-    Check.range("plate.perUnitKg", perUnitKg, 1, 1000);
-    Check.range("plate.baseKg", baseKg, -2000, 5000);
+    PER_UNIT_KG.check(perUnitKg);
+    BASE_KG.check(baseKg);
     double sum = 0;
     for (double r : readings) {
-      sum += Check.range("reading", r, 0, 200);
+      sum += READING.check(r);
     }
     return within(Math.max(0, perUnitKg * sum / readings.size() + baseKg), BY_PLATE);
   }

@@ -2,6 +2,7 @@ package wiselarder.core.land;
 
 import wiselarder.core.forage.Forage;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 
 /**
  * A field as stated.
@@ -33,6 +34,17 @@ public record Field(
     Double deductedHa,
     Lie lie,
     Outline outline) {
+  public static final Stated.Number UTILIZATION =
+      Stated.number("field.utilization", 0.05, 0.95).orNone();
+  public static final Stated.Number RESIDUAL_KG_PER_HA =
+      Stated.number("field.residualKgPerHa", 0, 8000).orNone();
+  public static final Stated.Number TURN_IN_KG_PER_HA =
+      Stated.number("field.turnInKgPerHa", 0, 20000).orNone();
+  public static final Stated.Number AREA_HA = Stated.number("field.areaHa", 0.01, 5000);
+  public static final Stated.Number DEDUCTED_HA =
+      Stated.number("field.deductedHa", 0, 5000).orNone();
+  public static final Stated.Text NAME = Stated.text("field.name", 60);
+  public static final Stated.Text NOTE = Stated.note("field.note", 4000);
 
   /** How stock are kept on a field. */
   public enum Grazing {
@@ -43,23 +55,15 @@ public record Field(
 
   public Field {
     id = Check.text("field.id", id, 40);
-    name = Check.text("field.name", name, 60);
-    Check.range("field.areaHa", areaHa, 0.01, 5000);
+    name = NAME.check(name);
+    AREA_HA.check(areaHa);
     Check.present("field.stand", stand);
     Check.present("field.grazing", grazing);
-    if (utilization != null) {
-      Check.range("field.utilization", utilization, 0.05, 0.95);
-    }
-    if (residualKgPerHa != null) {
-      Check.range("field.residualKgPerHa", residualKgPerHa, 0, 8000);
-    }
-    if (turnInKgPerHa != null) {
-      Check.range("field.turnInKgPerHa", turnInKgPerHa, 0, 20000);
-    }
-    note = Check.note("field.note", note, 4000);
-    if (deductedHa != null) {
-      Check.range("field.deductedHa", deductedHa, 0, areaHa * MOST_DEDUCTED);
-    }
+    UTILIZATION.check(utilization);
+    RESIDUAL_KG_PER_HA.check(residualKgPerHa);
+    TURN_IN_KG_PER_HA.check(turnInKgPerHa);
+    note = NOTE.check(note);
+    DEDUCTED_HA.check(deductedHa, 0, areaHa * MOST_DEDUCTED);
     lie = lie == null ? Lie.unsaid() : lie;
   }
 

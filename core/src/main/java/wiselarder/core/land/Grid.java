@@ -1,7 +1,7 @@
 package wiselarder.core.land;
 
 import wiselarder.core.land.Outline.Point;
-import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 
 /**
  * Where the farm's plain grid lies on the globe: its origin, degrees of WGS 84. Metres for each
@@ -9,9 +9,12 @@ import wiselarder.core.quantity.Check;
  * areas err by less than a thousandth.
  */
 public record Grid(double longitudeDeg, double latitudeDeg) {
+  public static final Stated.Number LONGITUDE_DEG = Stated.number("grid.longitudeDeg", -180, 180);
+  public static final Stated.Number LATITUDE_DEG = Stated.number("grid.latitudeDeg", -80, 80);
+
   public Grid {
-    Check.range("grid.longitudeDeg", longitudeDeg, -180, 180);
-    Check.range("grid.latitudeDeg", latitudeDeg, -80, 80);
+    LONGITUDE_DEG.check(longitudeDeg);
+    LATITUDE_DEG.check(latitudeDeg);
   }
 
   /** Metres in a degree of latitude. */

@@ -3,6 +3,7 @@ package wiselarder.core.land;
 import java.time.LocalDate;
 import java.util.List;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 
 /**
  * How a field lies: what a walk over it tells, apart from soil and stand.
@@ -33,6 +34,15 @@ public record Lie(
     SoilTest soilTest,
     Double waterLPerDay,
     Double waterCostPerM3) {
+  public static final Stated.Number SLOPE_DEG = Stated.number("lie.slopeDeg", 0, 60).orNone();
+  public static final Stated.Number DISTANCE_M =
+      Stated.number("lie.distanceM", 0, 100_000).orNone();
+  public static final Stated.Number WATER_LPER_DAY =
+      Stated.number("lie.waterLPerDay", 0, 1_000_000).orNone();
+  public static final Stated.Number WATER_COST_PER_M3 =
+      Stated.number("lie.waterCostPerM3", 0, 1000).orNone();
+
+  public static final Stated.Text FORMERLY = Stated.note("lie.formerly", 400);
 
   /** Where stock drink. */
   public enum Water {
@@ -67,11 +77,17 @@ public record Lie(
    */
   public record SoilTest(
       LocalDate date, Double ph, Double phosphorusMgPerKg, Double potassiumMgPerKg) {
+    public static final Stated.Number PH = Stated.number("soilTest.ph", 3, 10).orNone();
+    public static final Stated.Number PHOSPHORUS_MG_PER_KG =
+        Stated.number("soilTest.phosphorusMgPerKg", 0, 1000).orNone();
+    public static final Stated.Number POTASSIUM_MG_PER_KG =
+        Stated.number("soilTest.potassiumMgPerKg", 0, 5000).orNone();
+
     public SoilTest {
       Check.present("soilTest.date", date);
-      rangeOrNone("soilTest.ph", ph, 3, 10);
-      rangeOrNone("soilTest.phosphorusMgPerKg", phosphorusMgPerKg, 0, 1000);
-      rangeOrNone("soilTest.potassiumMgPerKg", potassiumMgPerKg, 0, 5000);
+      PH.check(ph);
+      PHOSPHORUS_MG_PER_KG.check(phosphorusMgPerKg);
+      POTASSIUM_MG_PER_KG.check(potassiumMgPerKg);
     }
   }
 
@@ -79,15 +95,15 @@ public record Lie(
   public static final double STEEPEST_TO_CUT_DEG = 16;
 
   public Lie {
-    rangeOrNone("lie.slopeDeg", slopeDeg, 0, 60);
+    SLOPE_DEG.check(slopeDeg);
     Check.present("lie.water", water);
     Check.present("lie.access", access);
     Check.present("lie.exposure", exposure);
-    rangeOrNone("lie.distanceM", distanceM, 0, 100_000);
+    DISTANCE_M.check(distanceM);
     onlyGroups = List.copyOf(Check.present("lie.onlyGroups", onlyGroups));
-    formerly = Check.note("lie.formerly", formerly, 400);
-    rangeOrNone("lie.waterLPerDay", waterLPerDay, 0, 1_000_000);
-    rangeOrNone("lie.waterCostPerM3", waterCostPerM3, 0, 1000);
+    formerly = FORMERLY.check(formerly);
+    WATER_LPER_DAY.check(waterLPerDay);
+    WATER_COST_PER_M3.check(waterCostPerM3);
   }
 
   /** A field of whose water no more is said. */
@@ -127,11 +143,5 @@ public record Lie(
         List.of(),
         "",
         null);
-  }
-
-  private static void rangeOrNone(String field, Double value, double min, double max) {
-    if (value != null) {
-      Check.range(field, value, min, max);
-    }
   }
 }

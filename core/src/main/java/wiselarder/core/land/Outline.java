@@ -2,6 +2,7 @@ package wiselarder.core.land;
 
 import java.util.List;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 
 /**
  * A field's shape on the farm's plain grid, and what lies in it that feeds nobody.
@@ -16,9 +17,14 @@ public record Outline(List<Point> edge, List<Off> off) {
   public record Point(double eastM, double northM) {
     private static final double FURTHEST_M = 100_000;
 
+    public static final Stated.Number EAST_M =
+        Stated.number("point.eastM", -FURTHEST_M, FURTHEST_M);
+    public static final Stated.Number NORTH_M =
+        Stated.number("point.northM", -FURTHEST_M, FURTHEST_M);
+
     public Point {
-      Check.range("point.eastM", eastM, -FURTHEST_M, FURTHEST_M);
-      Check.range("point.northM", northM, -FURTHEST_M, FURTHEST_M);
+      EAST_M.check(eastM);
+      NORTH_M.check(northM);
     }
   }
 
@@ -44,12 +50,15 @@ public record Outline(List<Point> edge, List<Off> off) {
    * @param bufferM width of the strip kept on each side of a line or around a shape
    */
   public record Off(Kind kind, String name, List<Point> points, double bufferM) {
+    public static final Stated.Number BUFFER_M = Stated.number("off.bufferM", 0, 500);
+    public static final Stated.Text NAME = Stated.note("off.name", 60);
+
     public Off {
       Check.present("off.kind", kind);
-      name = Check.note("off.name", name, 60);
+      name = NAME.check(name);
       points = List.copyOf(Check.present("off.points", points));
       Check.range("off.points", points.size(), kind.line() ? 2 : 3, MOST_POINTS);
-      Check.range("off.bufferM", bufferM, 0, 500);
+      BUFFER_M.check(bufferM);
     }
   }
 

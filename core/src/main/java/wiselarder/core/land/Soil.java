@@ -1,6 +1,7 @@
 package wiselarder.core.land;
 
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 
 /**
  * The soil of a field as stated.
@@ -10,6 +11,7 @@ import wiselarder.core.quantity.Check;
  * @param drainsFreely false where water stands after rain
  */
 public record Soil(Texture texture, Double depthCm, boolean drainsFreely) {
+  public static final Stated.Number DEPTH_CM = Stated.number("soil.depthCm", 10, 300).orNone();
 
   /**
    * Textures with the water they hold for plants, mm per m of depth. Source: common textbook ranges
@@ -37,9 +39,7 @@ public record Soil(Texture texture, Double depthCm, boolean drainsFreely) {
 
   public Soil {
     Check.present("soil.texture", texture);
-    if (depthCm != null) {
-      Check.range("soil.depthCm", depthCm, 10, 300);
-    }
+    DEPTH_CM.check(depthCm);
   }
 
   /**

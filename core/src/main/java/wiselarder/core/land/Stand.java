@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import wiselarder.core.forage.GrowthCurve;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 
 /**
  * What stands on a field, as stated. Growth is the climate's curve, scaled to {@code yieldKgPerHa}
@@ -25,18 +26,21 @@ public record Stand(
     double openingDeadShare,
     LocalDate fromInclusive,
     LocalDate toExclusive) {
+  public static final Stated.Number YIELD_KG_PER_HA =
+      Stated.number("stand.yieldKgPerHa", 200, 40000).orNone();
+  public static final Stated.Number OPENING_COVER_KG_PER_HA =
+      Stated.number("stand.openingCoverKgPerHa", 0, 30000).orNone();
+  public static final Stated.Number OPENING_DEAD_SHARE =
+      Stated.number("stand.openingDeadShare", 0, 1);
+
   public Stand {
     Check.text("stand.forageId", forageId, 60);
-    if (yieldKgPerHa != null) {
-      Check.range("stand.yieldKgPerHa", yieldKgPerHa, 200, 40000);
-    }
+    YIELD_KG_PER_HA.check(yieldKgPerHa);
     if (monthlyKgPerHaDay != null) {
       monthlyKgPerHaDay = new GrowthCurve(monthlyKgPerHaDay).monthlyKgPerHaDay();
     }
-    if (openingCoverKgPerHa != null) {
-      Check.range("stand.openingCoverKgPerHa", openingCoverKgPerHa, 0, 30000);
-    }
-    Check.range("stand.openingDeadShare", openingDeadShare, 0, 1);
+    OPENING_COVER_KG_PER_HA.check(openingCoverKgPerHa);
+    OPENING_DEAD_SHARE.check(openingDeadShare);
     Check.ordered("stand.dates", fromInclusive, toExclusive);
   }
 }

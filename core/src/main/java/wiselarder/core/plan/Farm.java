@@ -6,6 +6,7 @@ import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Grid;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 import wiselarder.core.store.Lot;
 
 /**
@@ -30,6 +31,10 @@ public record Farm(
     List<OwnForage> forages,
     List<Machine> machines,
     Grid grid) {
+  public static final Stated.Number AUD_KG = Stated.number("farm.audKg", 5, 20);
+  public static final Stated.Text NAME = Stated.text("farm.name", 80);
+  public static final Stated.Text NOTE = Stated.note("farm.note", 4000);
+  public static final Stated.Text CURRENCY = Stated.text("farm.currency", 5);
 
   /** What a farm can do with a crop beside grazing it, itself or hired. */
   public enum Machine {
@@ -52,12 +57,12 @@ public record Farm(
   }
 
   public Farm {
-    name = Check.text("farm.name", name, 80);
-    note = Check.note("farm.note", note, 4000);
+    name = NAME.check(name);
+    note = NOTE.check(note);
     Check.text("farm.climateId", climateId, 60);
     Check.present("farm.units", units);
-    currency = Check.text("farm.currency", currency, 5);
-    Check.range("farm.audKg", audKg, 5, 20);
+    currency = CURRENCY.check(currency);
+    AUD_KG.check(audKg);
     fields = List.copyOf(Check.present("farm.fields", fields));
     groups = List.copyOf(Check.present("farm.groups", groups));
     lots = List.copyOf(Check.present("farm.lots", lots));

@@ -3,6 +3,7 @@ package wiselarder.core.plan;
 import java.time.LocalDate;
 import java.util.List;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 
 /**
  * One step in a group's order of feeds: between these dates it may eat these fields, or these lots.
@@ -24,6 +25,7 @@ public record FeedStep(
     LocalDate fromInclusive,
     LocalDate toExclusive,
     Double mostShare) {
+  public static final Stated.Number MOST_SHARE = Stated.number("step.mostShare", 0.01, 1).orNone();
 
   public enum Kind {
     GRAZE,
@@ -36,9 +38,7 @@ public record FeedStep(
     Check.present("step.kind", kind);
     sourceIds = List.copyOf(Check.present("step.sourceIds", sourceIds));
     Check.ordered("step.dates", fromInclusive, toExclusive);
-    if (mostShare != null) {
-      Check.range("step.mostShare", mostShare, 0.01, 1);
-    }
+    MOST_SHARE.check(mostShare);
   }
 
   /** A step that may give the whole of what is eaten. */

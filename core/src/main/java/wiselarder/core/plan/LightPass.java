@@ -2,6 +2,7 @@ package wiselarder.core.plan;
 
 import java.time.LocalDate;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 
 /**
  * Passes made for light, not for feed: within [fromInclusive, toExclusive), each time the field
@@ -20,6 +21,9 @@ public record LightPass(
     LocalDate toExclusive,
     double whenKgPerHa,
     double leaveKgPerHa) {
+  public static final Stated.Number WHEN_KG_PER_HA = Stated.number("pass.whenKgPerHa", 100, 20000);
+  public static final Stated.Number LEAVE_KG_PER_HA = Stated.number("pass.leaveKgPerHa", 50, 20000);
+
   public LightPass {
     id = Check.text("pass.id", id, 80);
     Check.text("pass.fieldId", fieldId, 40);
@@ -27,7 +31,7 @@ public record LightPass(
     Check.present("pass.fromInclusive", fromInclusive);
     Check.present("pass.toExclusive", toExclusive);
     Check.ordered("pass.dates", fromInclusive, toExclusive);
-    Check.range("pass.whenKgPerHa", whenKgPerHa, 100, 20000);
-    Check.range("pass.leaveKgPerHa", leaveKgPerHa, 50, whenKgPerHa - 10);
+    WHEN_KG_PER_HA.check(whenKgPerHa);
+    LEAVE_KG_PER_HA.check(leaveKgPerHa, 50, whenKgPerHa - 10);
   }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.function.Consumer;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 
 /** What is intended for the year. */
 public record Plan(
@@ -18,8 +19,10 @@ public record Plan(
     List<Irrigation> irrigations,
     List<Scenario> scenarios,
     List<LightPass> passes) {
+  public static final Stated.Text NAME = Stated.text("plan.name", 80);
+
   public Plan {
-    name = Check.text("plan.name", name, 80);
+    name = NAME.check(name);
     Check.present("plan.year", year);
     steps = List.copyOf(Check.present("plan.steps", steps));
     closings = List.copyOf(Check.present("plan.closings", closings));

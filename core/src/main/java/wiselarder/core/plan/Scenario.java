@@ -4,6 +4,7 @@ import java.util.List;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
+import wiselarder.core.quantity.Stated;
 import wiselarder.core.weather.Overlay;
 
 /**
@@ -12,9 +13,11 @@ import wiselarder.core.weather.Overlay;
  * @param over key of the season below it: see {@link Season}
  */
 public record Scenario(String id, String name, String over, List<Overlay> overlays) {
+  public static final Stated.Text NAME = Stated.text("scenario.name", 60);
+
   public Scenario {
     id = Check.text("scenario.id", id, 60);
-    name = Check.text("scenario.name", name, 60);
+    name = NAME.check(name);
     Season.Kind below = Season.parse(Check.text("scenario.over", over, 90)).kind();
     if (below == Season.Kind.SCENARIO) {
       throw new Refused(CoreReason.SCENARIO_ON_SCENARIO, "scenario.over");

@@ -2,6 +2,7 @@ package wiselarder.core.plan;
 
 import java.time.LocalDate;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 
 /**
  * A crop sown on a field: into the sod that stands there, or into a bed. The field is out of use
@@ -20,6 +21,9 @@ public record Sowing(
     Double yieldKgPerHa,
     double seedShare,
     LocalDate endsOn) {
+  public static final Stated.Number YIELD_KG_PER_HA =
+      Stated.number("sowing.yieldKgPerHa", 200, 40000).orNone();
+  public static final Stated.Number SEED_SHARE = Stated.number("sowing.seedShare", 0.3, 3);
 
   /** What is done to the ground before, and the days it takes the field out of use. Assumptions. */
   public enum Preparation {
@@ -52,10 +56,8 @@ public record Sowing(
     Check.text("sowing.forageId", forageId, 60);
     Check.present("sowing.sowOn", sowOn);
     Check.present("sowing.preparation", preparation);
-    if (yieldKgPerHa != null) {
-      Check.range("sowing.yieldKgPerHa", yieldKgPerHa, 200, 40000);
-    }
-    Check.range("sowing.seedShare", seedShare, 0.3, 3);
+    YIELD_KG_PER_HA.check(yieldKgPerHa);
+    SEED_SHARE.check(seedShare);
     Check.ordered("sowing.endsOn", sowOn, endsOn);
   }
 

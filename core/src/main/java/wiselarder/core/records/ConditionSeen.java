@@ -1,6 +1,8 @@
 package wiselarder.core.records;
 
+import wiselarder.core.herd.ConditionScore;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 
 /**
  * Condition of a group as seen by eye and hand, on the scale of its species.
@@ -8,11 +10,12 @@ import wiselarder.core.quantity.Check;
  * @param weightKg mean weight a head if they were weighed, else null
  */
 public record ConditionSeen(String groupId, double score, Double weightKg) implements Fact {
+  public static final Stated.Number WEIGHT_KG = ConditionScore.WEIGHT_KG;
+  public static final Stated.Number SCORE = ConditionScore.SCORE;
+
   public ConditionSeen {
     groupId = Check.text("record.groupId", groupId, 40);
-    Check.range("condition.score", score, 1, 9);
-    if (weightKg != null) {
-      Check.range("condition.weightKg", weightKg, 2, 1500);
-    }
+    SCORE.check(score);
+    WEIGHT_KG.check(weightKg);
   }
 }

@@ -3,6 +3,7 @@ package wiselarder.core.records;
 import java.time.Instant;
 import java.time.LocalDate;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 
 /**
  * A fact as it was written down.
@@ -27,9 +28,12 @@ public record FarmRecord(String id, LocalDate on, Fact fact, Written written) {
    * @param device as the device calls itself; empty where it did not say
    */
   public record Written(String who, Instant at, String device) {
+    public static final Stated.Text WHO = Stated.note("record.who", 120);
+    public static final Stated.Text DEVICE = Stated.note("record.device", 120);
+
     public Written {
-      who = Check.note("record.who", who, 120);
-      device = Check.note("record.device", device, 120);
+      who = WHO.check(who);
+      device = DEVICE.check(device);
     }
   }
 }

@@ -1,6 +1,7 @@
 package wiselarder.core.records;
 
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 
 /**
  * Units of a lot set out on a day. Between the first and the last feeding recorded of a lot, what
@@ -10,9 +11,12 @@ import wiselarder.core.quantity.Check;
  * @param groupId who got them, or null
  */
 public record LotFed(String lotId, int units, String groupId, String note) implements Fact {
+  public static final Stated.Number UNITS = Stated.whole("fed.units", 1, 1000000);
+  public static final Stated.Text NOTE = Stated.note("record.note", 400);
+
   public LotFed {
     lotId = Check.text("record.lotId", lotId, 80);
-    Check.range("record.units", units, 1, 1000000);
-    note = Check.note("record.note", note, 400);
+    UNITS.check(units);
+    note = NOTE.check(note);
   }
 }

@@ -2,6 +2,7 @@ package wiselarder.core.store;
 
 import java.time.LocalDate;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 
 /**
  * A report on a sample of a lot, percent of DM but for the dry matter itself. What was not looked
@@ -23,6 +24,17 @@ public record FeedTest(
     Double calciumPct,
     Double phosphorusPct,
     Double nitratePct) {
+  public static final Stated.Number DM_SHARE = Stated.number("test.dmShare", 0.1, 1).orNone();
+  public static final Stated.Number PROTEIN_PCT =
+      Stated.number("test.proteinPct", 0.5, 90).orNone();
+  public static final Stated.Number TDN_PCT = Stated.number("test.tdnPct", 20, 95).orNone();
+  public static final Stated.Number FIBRE_PCT = Stated.number("test.fibrePct", 0, 95).orNone();
+  public static final Stated.Number CALCIUM_PCT = Stated.number("test.calciumPct", 0, 30).orNone();
+  public static final Stated.Number PHOSPHORUS_PCT =
+      Stated.number("test.phosphorusPct", 0, 30).orNone();
+  public static final Stated.Number NITRATE_PCT = Stated.number("test.nitratePct", 0, 10).orNone();
+
+  public static final Stated.Text LABORATORY = Stated.note("test.laboratory", 80);
 
   /**
    * Nitrate in the whole diet above which laboratories commonly ask for mixing with other feed, and
@@ -38,19 +50,13 @@ public record FeedTest(
     Check.present("test.sampledOn", sampledOn);
     reportedOn = reportedOn == null ? sampledOn : reportedOn;
     Check.ordered("test.dates", sampledOn, reportedOn.plusDays(1));
-    laboratory = Check.note("test.laboratory", laboratory, 80);
-    rangeOrNone("test.dmShare", dmShare, 0.1, 1);
-    rangeOrNone("test.proteinPct", proteinPct, 0.5, 90);
-    rangeOrNone("test.tdnPct", tdnPct, 20, 95);
-    rangeOrNone("test.fibrePct", fibrePct, 0, 95);
-    rangeOrNone("test.calciumPct", calciumPct, 0, 30);
-    rangeOrNone("test.phosphorusPct", phosphorusPct, 0, 30);
-    rangeOrNone("test.nitratePct", nitratePct, 0, 10);
-  }
-
-  private static void rangeOrNone(String field, Double value, double min, double max) {
-    if (value != null) {
-      Check.range(field, value, min, max);
-    }
+    laboratory = LABORATORY.check(laboratory);
+    DM_SHARE.check(dmShare);
+    PROTEIN_PCT.check(proteinPct);
+    TDN_PCT.check(tdnPct);
+    FIBRE_PCT.check(fibrePct);
+    CALCIUM_PCT.check(calciumPct);
+    PHOSPHORUS_PCT.check(phosphorusPct);
+    NITRATE_PCT.check(nitratePct);
   }
 }

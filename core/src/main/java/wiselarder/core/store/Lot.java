@@ -2,6 +2,7 @@ package wiselarder.core.store;
 
 import java.util.Map;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 
 /**
  * A lot of equal units of one stored feed, as stated on the day it comes in (or the plan's first
@@ -30,23 +31,30 @@ public record Lot(
     Origin origin,
     UnitSize size,
     Reserve reserve) {
+  public static final Stated.Number PRICE_PER_TONNE_AS_FED =
+      Stated.number("lot.pricePerTonneAsFed", 0, 100000).orNone();
+  public static final Stated.Number UNITS = Stated.whole("lot.units", 0, 1000000);
+  public static final Stated.Number KG_PER_UNIT_AS_FED =
+      Stated.number("lot.kgPerUnitAsFed", 1, 5000);
+  public static final Stated.Number DM_SHARE = Stated.number("lot.dmShare", 0.1, 1);
+  public static final Stated.Text NAME = Stated.text("lot.name", 60);
+  public static final Stated.Text UNIT_NAME = Stated.text("lot.unitName", 40);
+  public static final Stated.Text NOTE = Stated.note("lot.note", 4000);
 
   public Lot {
     id = Check.text("lot.id", id, 80);
-    name = Check.text("lot.name", name, 60);
-    unitName = Check.text("lot.unitName", unitName, 40);
-    Check.range("lot.units", units, 0, 1000000);
+    name = NAME.check(name);
+    unitName = UNIT_NAME.check(unitName);
+    UNITS.check(units);
     if (size != null && !Double.isNaN(size.kgAsFed())) {
       kgPerUnitAsFed = size.kgAsFed();
     }
-    Check.range("lot.kgPerUnitAsFed", kgPerUnitAsFed, 1, 5000);
-    Check.range("lot.dmShare", dmShare, 0.1, 1);
+    KG_PER_UNIT_AS_FED.check(kgPerUnitAsFed);
+    DM_SHARE.check(dmShare);
     Check.text("lot.storageMethodId", storageMethodId, 60);
     Check.text("lot.feedingMethodId", feedingMethodId, 60);
-    if (pricePerTonneAsFed != null) {
-      Check.range("lot.pricePerTonneAsFed", pricePerTonneAsFed, 0, 100000);
-    }
-    note = Check.note("lot.note", note, 4000);
+    PRICE_PER_TONNE_AS_FED.check(pricePerTonneAsFed);
+    note = NOTE.check(note);
     origin = origin == null ? Origin.UNSAID : origin;
   }
 

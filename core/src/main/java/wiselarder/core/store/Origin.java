@@ -2,6 +2,7 @@ package wiselarder.core.store;
 
 import java.time.LocalDate;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 
 /**
  * What a lot is, where it comes from and where it stands.
@@ -23,6 +24,12 @@ public record Origin(
     boolean movable,
     Double makingPerUnit,
     Double haulingPerUnit) {
+  public static final Stated.Number MAKING_PER_UNIT =
+      Stated.number("origin.makingPerUnit", 0, 10000).orNone();
+  public static final Stated.Number HAULING_PER_UNIT =
+      Stated.number("origin.haulingPerUnit", 0, 10000).orNone();
+
+  public static final Stated.Text PLACE = Stated.note("origin.place", 80);
 
   /** What holds a unit together or covers it, and must be taken off before it is fed. */
   public enum Wrap {
@@ -42,14 +49,8 @@ public record Origin(
       feedId = Check.text("origin.feedId", feedId, 60);
     }
     Check.present("origin.wrap", wrap);
-    place = Check.note("origin.place", place, 80);
-    rangeOrNone("origin.makingPerUnit", makingPerUnit);
-    rangeOrNone("origin.haulingPerUnit", haulingPerUnit);
-  }
-
-  private static void rangeOrNone(String field, Double value) {
-    if (value != null) {
-      Check.range(field, value, 0, 10000);
-    }
+    place = PLACE.check(place);
+    MAKING_PER_UNIT.check(makingPerUnit);
+    HAULING_PER_UNIT.check(haulingPerUnit);
   }
 }

@@ -2,6 +2,7 @@ package wiselarder.core.store;
 
 import java.time.MonthDay;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 
 /**
  * Units kept back for a season: nothing of them is opened before it begins. When it ends, what is
@@ -11,8 +12,10 @@ import wiselarder.core.quantity.Check;
  * @param toExclusive first day after it
  */
 public record Reserve(int units, MonthDay fromInclusive, MonthDay toExclusive) {
+  public static final Stated.Number UNITS = Stated.whole("reserve.units", 1, 1000000);
+
   public Reserve {
-    Check.range("reserve.units", units, 1, 1000000);
+    UNITS.check(units);
     Check.present("reserve.fromInclusive", fromInclusive);
     Check.present("reserve.toExclusive", toExclusive);
   }

@@ -4,6 +4,7 @@ import java.util.List;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
+import wiselarder.core.quantity.Stated;
 
 /**
  * How large and how heavy a unit is: weighed, or by its size and density. A round bale has a
@@ -27,18 +28,28 @@ public record UnitSize(
     Double heightM,
     Double densityKgPerM3,
     Double rindCm) {
+  public static final Stated.Number DIAMETER_M = Stated.number("size.diameterM", 0.2, 5).orNone();
+  public static final Stated.Number WIDTH_M = Stated.number("size.widthM", 0.1, 5).orNone();
+  public static final Stated.Number LENGTH_M = Stated.number("size.lengthM", 0.1, 5).orNone();
+  public static final Stated.Number HEIGHT_M = Stated.number("size.heightM", 0.1, 5).orNone();
+  public static final Stated.Number DENSITY_KG_PER_M3 =
+      Stated.number("size.densityKgPerM3", 20, 1200).orNone();
+  public static final Stated.Number RIND_CM = Stated.number("size.rindCm", 0, 60).orNone();
+
+  public static final Stated.Number WEIGHED_KG = Stated.number("size.weighedKg", 1, 5000);
+
   private static final int MOST_WEIGHED = 200;
 
   public UnitSize {
     weighedKg = weighedKg == null ? List.of() : List.copyOf(weighedKg);
     Check.range("size.weighedKg", weighedKg.size(), 0, MOST_WEIGHED);
-    weighedKg.forEach(kg -> Check.range("size.weighedKg", kg, 1, 5000));
-    rangeOrNone("size.diameterM", diameterM, 0.2, 5);
-    rangeOrNone("size.widthM", widthM, 0.1, 5);
-    rangeOrNone("size.lengthM", lengthM, 0.1, 5);
-    rangeOrNone("size.heightM", heightM, 0.1, 5);
-    rangeOrNone("size.densityKgPerM3", densityKgPerM3, 20, 1200);
-    rangeOrNone("size.rindCm", rindCm, 0, 60);
+    weighedKg.forEach(kg -> WEIGHED_KG.check(kg));
+    DIAMETER_M.check(diameterM);
+    WIDTH_M.check(widthM);
+    LENGTH_M.check(lengthM);
+    HEIGHT_M.check(heightM);
+    DENSITY_KG_PER_M3.check(densityKgPerM3);
+    RIND_CM.check(rindCm);
     if ((densityKgPerM3 != null || rindCm != null)
         && !shaped(diameterM, widthM, lengthM, heightM)) {
       throw new Refused(CoreReason.SIZE_MISSING, "size.diameterM");
@@ -98,11 +109,5 @@ public record UnitSize(
   /** Share of a unit lost as rind; 0 where none is stated. */
   public double rindShare() {
     return rindCm == null ? 0 : shareInOuter(rindCm / 100);
-  }
-
-  private static void rangeOrNone(String field, Double value, double min, double max) {
-    if (value != null) {
-      Check.range(field, value, min, max);
-    }
   }
 }

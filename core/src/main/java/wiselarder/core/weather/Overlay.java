@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 
 /**
  * A change laid over a year's weather between two dates.
@@ -13,6 +14,7 @@ import wiselarder.core.quantity.Check;
  * @param amount what the kind says
  */
 public record Overlay(Kind kind, LocalDate fromInclusive, LocalDate toExclusive, double amount) {
+  public static final Stated.Number AMOUNT = Stated.number("overlay.amount", -30, 60);
 
   /** What is changed, and the meaning of the amount. */
   public enum Kind {
@@ -30,13 +32,13 @@ public record Overlay(Kind kind, LocalDate fromInclusive, LocalDate toExclusive,
     Check.present("overlay.kind", kind);
     Check.ordered("overlay.dates", fromInclusive, toExclusive);
     switch (kind) {
-      case RAIN -> Check.range("overlay.amount", amount, -1, 3);
-      case HEAT -> Check.range("overlay.amount", amount, -10, 10);
+      case RAIN -> AMOUNT.check(amount, -1, 3);
+      case HEAT -> AMOUNT.check(amount, -10, 10);
       case KILLING_FROST -> {
         Check.present("overlay.fromInclusive", fromInclusive);
-        Check.range("overlay.amount", amount, -30, WeatherYear.KILLING_FROST_C);
+        AMOUNT.check(amount, -30, WeatherYear.KILLING_FROST_C);
       }
-      case LATE_SPRING -> Check.range("overlay.amount", amount, 0, 60);
+      case LATE_SPRING -> AMOUNT.check(amount, 0, 60);
     }
   }
 

@@ -17,6 +17,7 @@ import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refusal;
 import wiselarder.core.quantity.Refused;
+import wiselarder.core.quantity.Stated;
 
 /**
  * Daily weather that somebody measured. Arrays begin on {@code start}, one value a day, NaN where
@@ -30,6 +31,8 @@ public record RecordedWeather(
     List<Double> rainMm,
     List<Double> solarMjPerM2,
     List<Double> et0Mm) {
+  public static final Stated.Text NAME = Stated.text("weather.name", 60);
+
   /** Longest run of missing temperatures that is bridged by a straight line, days. */
   static final int LONGEST_BRIDGE_DAYS = 5;
 
@@ -39,7 +42,7 @@ public record RecordedWeather(
   private static final int MOST_DAYS = 40 * 366;
 
   public RecordedWeather {
-    name = Check.text("weather.name", name, 60);
+    name = NAME.check(name);
     Check.present("weather.start", start);
     Check.range("weather.days", tminC.size(), 1, MOST_DAYS);
   }

@@ -4,6 +4,7 @@ import io.swagger.v3.core.converter.ModelConverters;
 import io.swagger.v3.oas.models.Components;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.media.StringSchema;
+import java.math.BigDecimal;
 import java.time.MonthDay;
 import java.util.ArrayList;
 import java.util.List;
@@ -14,8 +15,17 @@ import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import wiselarder.core.balance.SetOut;
+import wiselarder.core.closing.StandReturn;
+import wiselarder.core.forage.GrowthCurve;
+import wiselarder.core.land.CoverMeasure;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Reason;
+import wiselarder.core.quantity.Stated;
+import wiselarder.core.records.ConditionSeen;
+import wiselarder.core.records.LotCounted;
+import wiselarder.core.records.LotFed;
+import wiselarder.core.records.LotTested;
 import wiselarder.server.json.Edits;
 import wiselarder.server.json.Facts;
 import wiselarder.server.problem.Problem;
@@ -162,6 +172,7 @@ class OpenApiConfig {
       describeFacts(api.getComponents());
       describeEdits(api.getComponents());
       describeRefusals(api.getComponents());
+      describeStated(api.getComponents());
       api.getComponents().getSchemas().forEach((name, schema) -> require(name, schema));
     };
   }
@@ -212,6 +223,47 @@ class OpenApiConfig {
           all.addProperty(code, values);
         });
     components.addSchemas("Refusals", all);
+  }
+
+  /** Records in which a client states numbers and texts. */
+  private static final Class<?>[] STATED = {
+    FarmPlan.class,
+    LotFed.class,
+    LotCounted.class,
+    LotTested.class,
+    ConditionSeen.class,
+    GrowthCurve.class,
+    CoverMeasure.class,
+    CoverMeasure.Clip.class,
+    SetOut.class,
+    StandReturn.Candidate.class,
+    StandReturn.Terms.class
+  };
+
+  /** Every stated number and text with what is accepted, for the client's forms. */
+  @SuppressWarnings({"rawtypes", "unchecked"})
+  private static void describeStated(Components components) {
+    Schema all = new Schema().types(Set.of("object"));
+    for (Stated s : Stated.in(STATED)) {
+      all.addProperty(s.name(), described(s));
+    }
+    components.addSchemas("Stated", all);
+  }
+
+  @SuppressWarnings({"rawtypes", "unchecked"})
+  private static Schema described(Stated stated) {
+    Schema one = new Schema();
+    if (stated instanceof Stated.Number n) {
+      one.addType(n.whole() ? "integer" : "number");
+      one.minimum(BigDecimal.valueOf(n.min())).maximum(BigDecimal.valueOf(n.max()));
+    } else if (stated instanceof Stated.Text t) {
+      one.types(Set.of("string"));
+      one.minLength(t.lines() ? 0 : 1).maxLength(t.most());
+    }
+    if (stated instanceof Stated.Number && stated.optional()) {
+      one.addType("null");
+    }
+    return one;
   }
 
   @SuppressWarnings({"rawtypes", "unchecked"})

@@ -5,11 +5,13 @@ import java.time.LocalDate;
 import java.time.MonthDay;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import wiselarder.core.plan.Farm.UnitSystem;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
+import wiselarder.core.quantity.Stated;
 import wiselarder.server.problem.ServerReason;
 
 /**
@@ -41,8 +43,24 @@ record CsvColumn(String name, CsvUnit unit, Kind kind, String path, Map<String, 
     return new CsvColumn(name, CsvUnit.NONE, kind, path, Map.of());
   }
 
-  static CsvColumn number(String name, CsvUnit unit, String path) {
-    return new CsvColumn(name, unit, Kind.NUMBER, path, Map.of());
+  /** A column for a number that is described where it is stated. */
+  static CsvColumn number(String name, Stated.Number stated) {
+    return new CsvColumn(
+        name,
+        CsvUnit.of(stated),
+        stated.whole() ? Kind.WHOLE : Kind.NUMBER,
+        OWN.contains(stated.holder()) ? stated.member() : stated.name(),
+        Map.of());
+  }
+
+  /** Holders whose members stand in the row's item itself, not a level below it. */
+  private static final Set<String> OWN = Set.of("field", "group", "lot");
+
+  /** Whether a refusal of that input is about this column. */
+  boolean holds(String field) {
+    return field.equals(path)
+        || OWN.contains(field.substring(0, Math.max(0, field.indexOf('.'))))
+            && field.substring(field.indexOf('.') + 1).equals(path);
   }
 
   static CsvColumn choice(String name, String path, Map<String, String> choices) {

@@ -299,8 +299,7 @@ final class CsvList<T extends Record> {
   /** A refusal at the row's column, what is accepted in the unit the file is written in. */
   private RowProblem problem(CSVRecord row, Map<String, Heading> headings, Refused r) {
     String member = r.field().substring(r.field().lastIndexOf('.') + 1);
-    Optional<CsvColumn> column =
-        columns.stream().filter(c -> c.path().endsWith(member)).findFirst();
+    Optional<CsvColumn> column = columns.stream().filter(c -> c.holds(r.field())).findFirst();
     Optional<Map.Entry<String, Heading>> written =
         headings.entrySet().stream()
             .filter(e -> column.filter(e.getValue().column::equals).isPresent())

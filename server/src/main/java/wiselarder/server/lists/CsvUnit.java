@@ -1,6 +1,8 @@
 package wiselarder.server.lists;
 
+import java.util.List;
 import wiselarder.core.plan.Farm.UnitSystem;
+import wiselarder.core.quantity.Stated;
 import wiselarder.core.quantity.Units;
 
 /** A quantity of a CSV column: what stands at the end of its name, and what one of it is in SI. */
@@ -32,6 +34,37 @@ public enum CsvUnit {
     this.imperial = imperial;
     this.imperialInSi = imperialInSi;
   }
+
+  /** The unit of a stated number, by the unit at the end of its name. */
+  static CsvUnit of(Stated.Number stated) {
+    return ENDINGS.stream()
+        .filter(e -> stated.member().endsWith(e.ending))
+        .findFirst()
+        .map(Ending::unit)
+        .orElse(NONE);
+  }
+
+  private record Ending(String ending, CsvUnit unit) {}
+
+  /** The longer first where one ends as another does. */
+  private static final List<Ending> ENDINGS =
+      List.of(
+          new Ending("KgPerHaDay", RATE),
+          new Ending("KgPerHa", MASS_PER_AREA),
+          new Ending("KgPerM3", DENSITY),
+          new Ending("KgPerHeadDay", PER_DAY),
+          new Ending("KgPerDay", PER_DAY),
+          new Ending("KmPerHour", WIND),
+          new Ending("KmPerDay", WALK),
+          new Ending("pricePerTonneAsFed", PRICE),
+          new Ending("kgPerUnitAsFed", WEIGHT),
+          new Ending("Share", PERCENT),
+          new Ending("utilization", PERCENT),
+          new Ending("Pct", PARTS),
+          new Ending("Ha", AREA),
+          new Ending("Kg", WEIGHT),
+          new Ending("Cm", DEPTH),
+          new Ending("M", LENGTH));
 
   public String suffix(UnitSystem system) {
     return system == UnitSystem.METRIC ? metric : imperial;

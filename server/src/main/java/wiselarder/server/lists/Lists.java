@@ -8,7 +8,9 @@ import java.util.TreeMap;
 import wiselarder.core.edit.Difference;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.herd.AnimalGroup;
+import wiselarder.core.herd.Keeping;
 import wiselarder.core.land.Field;
+import wiselarder.core.land.Stand;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.Farm.UnitSystem;
 import wiselarder.core.plan.FarmPlan;
@@ -24,6 +26,8 @@ import wiselarder.core.store.FeedTest;
 import wiselarder.core.store.LossMethod;
 import wiselarder.core.store.Lot;
 import wiselarder.core.store.Origin;
+import wiselarder.core.store.Reserve;
+import wiselarder.core.store.UnitSize;
 import wiselarder.server.problem.RowProblem;
 
 /**
@@ -162,13 +166,13 @@ public final class Lists {
             CsvColumn.of("sampled_on", CsvColumn.Kind.DATE, "test.sampledOn"),
             CsvColumn.of("reported_on", CsvColumn.Kind.DATE, "test.reportedOn"),
             CsvColumn.of("laboratory", CsvColumn.Kind.TEXT, "test.laboratory"),
-            CsvColumn.number("dry_matter", CsvUnit.PERCENT, "test.dmShare"),
-            CsvColumn.number("protein", CsvUnit.PARTS, "test.proteinPct"),
-            CsvColumn.number("tdn", CsvUnit.PARTS, "test.tdnPct"),
-            CsvColumn.number("ndf", CsvUnit.PARTS, "test.fibrePct"),
-            CsvColumn.number("calcium", CsvUnit.PARTS, "test.calciumPct"),
-            CsvColumn.number("phosphorus", CsvUnit.PARTS, "test.phosphorusPct"),
-            CsvColumn.number("nitrate_no3", CsvUnit.PARTS, "test.nitratePct"));
+            CsvColumn.number("dry_matter", FeedTest.DM_SHARE),
+            CsvColumn.number("protein", FeedTest.PROTEIN_PCT),
+            CsvColumn.number("tdn", FeedTest.TDN_PCT),
+            CsvColumn.number("ndf", FeedTest.FIBRE_PCT),
+            CsvColumn.number("calcium", FeedTest.CALCIUM_PCT),
+            CsvColumn.number("phosphorus", FeedTest.PHOSPHORUS_PCT),
+            CsvColumn.number("nitrate_no3", FeedTest.NITRATE_PCT));
     return new CsvList<>(
         TestRow.class,
         columns,
@@ -198,18 +202,17 @@ public final class Lists {
         List.of(
             CsvColumn.of("id", CsvColumn.Kind.TEXT, "id"),
             CsvColumn.of("name", CsvColumn.Kind.TEXT, "name"),
-            CsvColumn.number("area", CsvUnit.AREA, "areaHa"),
+            CsvColumn.number("area", Field.AREA_HA),
             CsvColumn.choice("stand", "stand.forageId", forages),
-            CsvColumn.number("yearly_growth", CsvUnit.MASS_PER_AREA, "stand.yieldKgPerHa"),
-            CsvColumn.number(
-                "cover_on_first_day", CsvUnit.MASS_PER_AREA, "stand.openingCoverKgPerHa"),
-            CsvColumn.number("standing_dead", CsvUnit.PERCENT, "stand.openingDeadShare"),
+            CsvColumn.number("yearly_growth", Stand.YIELD_KG_PER_HA),
+            CsvColumn.number("cover_on_first_day", Stand.OPENING_COVER_KG_PER_HA),
+            CsvColumn.number("standing_dead", Stand.OPENING_DEAD_SHARE),
             CsvColumn.of("there_from", CsvColumn.Kind.DATE, "stand.fromInclusive"),
             CsvColumn.of("there_to_last_day", CsvColumn.Kind.LAST_DAY, "stand.toExclusive"),
             CsvColumn.choice("grazing", "grazing", grazing),
-            CsvColumn.number("utilization", CsvUnit.PERCENT, "utilization"),
-            CsvColumn.number("residual", CsvUnit.MASS_PER_AREA, "residualKgPerHa"),
-            CsvColumn.number("turn_in", CsvUnit.MASS_PER_AREA, "turnInKgPerHa"),
+            CsvColumn.number("utilization", Field.UTILIZATION),
+            CsvColumn.number("residual", Field.RESIDUAL_KG_PER_HA),
+            CsvColumn.number("turn_in", Field.TURN_IN_KG_PER_HA),
             CsvColumn.of("hayable", CsvColumn.Kind.YES_NO, "hayable"),
             CsvColumn.of("note", CsvColumn.Kind.TEXT, "note"));
     return new CsvList<>(
@@ -235,25 +238,25 @@ public final class Lists {
             CsvColumn.of("id", CsvColumn.Kind.TEXT, "id"),
             CsvColumn.of("name", CsvColumn.Kind.TEXT, "name"),
             CsvColumn.choice("kind", "kind", kinds),
-            CsvColumn.of("head", CsvColumn.Kind.WHOLE, "head"),
-            CsvColumn.number("weight", CsvUnit.WEIGHT, "weightKg"),
-            CsvColumn.number("gain", CsvUnit.PER_DAY, "gainKgPerDay"),
-            CsvColumn.number("flat_intake", CsvUnit.PER_DAY, "flatIntakeKgPerHeadDay"),
+            CsvColumn.number("head", AnimalGroup.HEAD),
+            CsvColumn.number("weight", AnimalGroup.WEIGHT_KG),
+            CsvColumn.number("gain", AnimalGroup.GAIN_KG_PER_DAY),
+            CsvColumn.number("flat_intake", AnimalGroup.FLAT_INTAKE_KG_PER_HEAD_DAY),
             CsvColumn.of("first_birth", CsvColumn.Kind.DAY_OF_YEAR, "birthStart"),
-            CsvColumn.of("birth_spread_days", CsvColumn.Kind.WHOLE, "birthSpreadDays"),
-            CsvColumn.number("young_per_dam", CsvUnit.NONE, "youngPerDam"),
+            CsvColumn.number("birth_spread_days", AnimalGroup.BIRTH_SPREAD_DAYS),
+            CsvColumn.number("young_per_dam", AnimalGroup.YOUNG_PER_DAM),
             CsvColumn.of("weaning", CsvColumn.Kind.DAY_OF_YEAR, "weaning"),
             CsvColumn.of("young_leave", CsvColumn.Kind.DAY_OF_YEAR, "youngLeave"),
             CsvColumn.of("here_from", CsvColumn.Kind.DATE, "fromInclusive"),
             CsvColumn.of("here_to_last_day", CsvColumn.Kind.LAST_DAY, "toExclusive"),
             CsvColumn.of("by_energy", CsvColumn.Kind.YES_NO, "keeping.byEnergy"),
             CsvColumn.choice("shelter", "keeping.shelter", shelters),
-            CsvColumn.number("wind", CsvUnit.WIND, "keeping.windKmPerHour"),
-            CsvColumn.number("extra_walk", CsvUnit.WALK, "keeping.walkKmPerDay"),
-            CsvColumn.number("deaths_a_year", CsvUnit.PERCENT, "keeping.deathsPerYearShare"),
-            CsvColumn.number("condition_floor", CsvUnit.NONE, "keeping.conditionFloor"),
+            CsvColumn.number("wind", Keeping.WIND_KM_PER_HOUR),
+            CsvColumn.number("extra_walk", Keeping.WALK_KM_PER_DAY),
+            CsvColumn.number("deaths_a_year", Keeping.DEATHS_PER_YEAR_SHARE),
+            CsvColumn.number("condition_floor", Keeping.CONDITION_FLOOR),
             CsvColumn.of("snow_as_water", CsvColumn.Kind.YES_NO, "keeping.snowAsWater"),
-            CsvColumn.number("fed_besides", CsvUnit.PER_DAY, "keeping.besidesKgPerDay"));
+            CsvColumn.number("fed_besides", Keeping.BESIDES_KG_PER_DAY));
     return new CsvList<>(
         AnimalGroup.class,
         columns,
@@ -280,28 +283,28 @@ public final class Lists {
             CsvColumn.of("id", CsvColumn.Kind.TEXT, "id"),
             CsvColumn.of("name", CsvColumn.Kind.TEXT, "name"),
             CsvColumn.of("unit", CsvColumn.Kind.TEXT, "unitName"),
-            CsvColumn.of("units", CsvColumn.Kind.WHOLE, "units"),
-            CsvColumn.number("weight_of_one_as_fed", CsvUnit.WEIGHT, "kgPerUnitAsFed"),
-            CsvColumn.number("dry_matter", CsvUnit.PERCENT, "dmShare"),
+            CsvColumn.number("units", Lot.UNITS),
+            CsvColumn.number("weight_of_one_as_fed", Lot.KG_PER_UNIT_AS_FED),
+            CsvColumn.number("dry_matter", Lot.DM_SHARE),
             CsvColumn.choice(
                 "stored", "storageMethodId", ways(catalogue, LossMethod.Stage.STORAGE)),
             CsvColumn.choice("fed", "feedingMethodId", ways(catalogue, LossMethod.Stage.FEEDING)),
-            CsvColumn.number("price", CsvUnit.PRICE, "pricePerTonneAsFed"),
+            CsvColumn.number("price", Lot.PRICE_PER_TONNE_AS_FED),
             CsvColumn.of("note", CsvColumn.Kind.TEXT, "note"),
             CsvColumn.choice("feed", "origin.feedId", feeds),
             CsvColumn.of("cut_on", CsvColumn.Kind.DATE, "origin.cutOn"),
             CsvColumn.choice("wrap", "origin.wrap", wraps),
             CsvColumn.of("place", CsvColumn.Kind.TEXT, "origin.place"),
             CsvColumn.of("movable", CsvColumn.Kind.YES_NO, "origin.movable"),
-            CsvColumn.number("making_per_unit", CsvUnit.NONE, "origin.makingPerUnit"),
-            CsvColumn.number("hauling_per_unit", CsvUnit.NONE, "origin.haulingPerUnit"),
-            CsvColumn.number("diameter", CsvUnit.LENGTH, "size.diameterM"),
-            CsvColumn.number("width", CsvUnit.LENGTH, "size.widthM"),
-            CsvColumn.number("length", CsvUnit.LENGTH, "size.lengthM"),
-            CsvColumn.number("height", CsvUnit.LENGTH, "size.heightM"),
-            CsvColumn.number("density", CsvUnit.DENSITY, "size.densityKgPerM3"),
-            CsvColumn.number("rind", CsvUnit.DEPTH, "size.rindCm"),
-            CsvColumn.of("kept_back_units", CsvColumn.Kind.WHOLE, "reserve.units"),
+            CsvColumn.number("making_per_unit", Origin.MAKING_PER_UNIT),
+            CsvColumn.number("hauling_per_unit", Origin.HAULING_PER_UNIT),
+            CsvColumn.number("diameter", UnitSize.DIAMETER_M),
+            CsvColumn.number("width", UnitSize.WIDTH_M),
+            CsvColumn.number("length", UnitSize.LENGTH_M),
+            CsvColumn.number("height", UnitSize.HEIGHT_M),
+            CsvColumn.number("density", UnitSize.DENSITY_KG_PER_M3),
+            CsvColumn.number("rind", UnitSize.RIND_CM),
+            CsvColumn.number("kept_back_units", Reserve.UNITS),
             CsvColumn.of("kept_back_for_from", CsvColumn.Kind.DAY_OF_YEAR, "reserve.fromInclusive"),
             CsvColumn.of("kept_back_for_to", CsvColumn.Kind.DAY_OF_YEAR, "reserve.toExclusive"));
     return new CsvList<>(

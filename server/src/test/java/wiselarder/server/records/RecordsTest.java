@@ -147,8 +147,8 @@ class RecordsTest {
       value = {
         "{\"kind\": \"LOT_FED\", \"lotId\": \"none\", \"units\": 2, \"groupId\": null, \"note\": \"\"} | record.lotId",
         "{\"kind\": \"LOT_FED\", \"lotId\": \"fescue-rounds\", \"units\": 2, \"groupId\": \"nobody\", \"note\": \"\"} | record.groupId",
-        "{\"kind\": \"LOT_FED\", \"lotId\": \"fescue-rounds\", \"units\": 0, \"groupId\": null, \"note\": \"\"} | record.units",
-        "{\"kind\": \"LOT_COUNTED\", \"lotId\": \"fescue-rounds\", \"units\": -1, \"note\": \"\"} | record.units",
+        "{\"kind\": \"LOT_FED\", \"lotId\": \"fescue-rounds\", \"units\": 0, \"groupId\": null, \"note\": \"\"} | fed.units",
+        "{\"kind\": \"LOT_COUNTED\", \"lotId\": \"fescue-rounds\", \"units\": -1, \"note\": \"\"} | counted.units",
         "{\"kind\": \"CONDITION_SEEN\", \"groupId\": \"ewes\", \"score\": 7, \"weightKg\": null} | condition.score",
         "{\"kind\": \"STRUCK\", \"record\": \"none\", \"why\": \"\"} | record.record",
         "null | record.fact",
