@@ -2,6 +2,7 @@
   import Router, { push, router } from 'svelte-spa-router';
   import { onMount } from 'svelte';
   import Conflict from './history/Conflict.svelte';
+  import Elsewhere from './history/Elsewhere.svelte';
   import Keys from './history/Keys.svelte';
   import { KeyReader } from './keys.svelte';
   import MapScreen from './land/MapScreen.svelte';
@@ -98,7 +99,11 @@
     <p class="loading" role="status">Opening the plan.</p>
   {/if}
 </main>
-{#if open.conflict}<Conflict conflict={open.conflict} />{/if}
+{#if open.conflict?.problem.against}
+  <Elsewhere conflict={open.conflict} />
+{:else if open.conflict}
+  <Conflict conflict={open.conflict} />
+{/if}
 {#if keysShown}<Keys onclose={() => (keysShown = false)} />{/if}
 
 <style>

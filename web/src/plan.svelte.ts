@@ -2,9 +2,11 @@ import {
   api,
   looking,
   Refusal,
+  type Also,
   type Catalogue,
   type Doubt,
   type Edit,
+  type EditRequest,
   type Part,
   type PlanView,
   type Problem,
@@ -16,12 +18,16 @@ import { write } from './outbox';
 import { problemText } from './words/refusals';
 import type { System } from './units';
 
-/** Edits of mine that were made on a plan which somebody changed meanwhile. */
+/**
+ * Edits of mine that were made on a plan which somebody changed meanwhile, or that clash with what
+ * another plan of the farm holds.
+ */
 export interface Conflict {
-  edits: Edit[];
-  base: number;
+  request: EditRequest;
   problem: Problem;
 }
+
+const CONFLICTS = ['stale_revision', 'clashes_elsewhere'];
 
 /** The open plan: what is stored, what is being tried out, and what stood before the last edit. */
 class OpenPlan {
@@ -155,20 +161,22 @@ class OpenPlan {
    * nobody conflicts with themselves. What was typed on an older revision says so, else it would
    * quietly bring back what an undo took.
    */
-  edit(edits: Edit[], revision?: number): Promise<boolean> {
-    const sent = this.queue.then(() => this.send(edits, revision ?? this.view!.revision));
+  edit(edits: Edit[], revision?: number, also: string[] = []): Promise<boolean> {
+    const alsoIn = also.map((plan) => ({ plan, onTopOf: null }));
+    const sent = this.queue.then(() =>
+      this.send({ revision: revision ?? this.view!.revision, onTopOf: null, edits, alsoIn }),
+    );
     this.queue = sent.catch(() => false);
     return sent;
   }
 
-  private async send(edits: Edit[], revision: number): Promise<boolean> {
-    const { id } = this.view!;
+  private async send(request: EditRequest): Promise<boolean> {
     try {
-      this.show(await api.edit(id, revision, null, edits));
+      this.show(await api.edit(this.view!.id, request));
       return true;
     } catch (e) {
-      if (e instanceof Refusal && e.problem.code === 'stale_revision') {
-        this.conflict = { edits, base: revision, problem: e.problem };
+      if (e instanceof Refusal && CONFLICTS.includes(e.problem.code)) {
+        this.conflict = { request, problem: e.problem };
         return new Promise((settle) => (this.settle = settle));
       }
       this.error = this.explain(e);
@@ -189,13 +197,36 @@ class OpenPlan {
 
   /** Puts mine on top of what I was told; told again when the plan has moved on once more. */
   async putOnTop() {
-    const { edits, base, problem } = this.conflict!;
+    const { request, problem } = this.conflict!;
+    await this.again({ ...request, onTopOf: problem.revision! });
+  }
+
+  /** Puts mine also over what other plans hold; those that cannot take it are left out. */
+  async overThere() {
+    const { request, problem } = this.conflict!;
+    const against = problem.against!;
+    const told = (also: Also) => against.find((a) => a.plan === also.plan);
+    const alsoIn = request
+      .alsoIn!.filter((also) => !told(also)?.refused)
+      .map((also) => ({ ...also, onTopOf: told(also)?.revision ?? also.onTopOf }));
+    await this.again({ ...request, alsoIn });
+  }
+
+  /** Leaves the plans alone in which something stands against mine. */
+  async notThere() {
+    const { request, problem } = this.conflict!;
+    const against = problem.against!.map((a) => a.plan);
+    const alsoIn = request.alsoIn!.filter((also) => !against.includes(also.plan));
+    await this.again({ ...request, alsoIn });
+  }
+
+  private async again(request: EditRequest) {
     try {
-      this.show(await api.edit(this.view!.id, base, problem.revision!, edits));
+      this.show(await api.edit(this.view!.id, request));
       this.settled(true);
     } catch (e) {
-      if (e instanceof Refusal && e.problem.code === 'stale_revision') {
-        this.conflict = { edits, base, problem: e.problem };
+      if (e instanceof Refusal && CONFLICTS.includes(e.problem.code)) {
+        this.conflict = { request, problem: e.problem };
         return;
       }
       this.error = this.explain(e);

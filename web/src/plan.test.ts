@@ -45,7 +45,7 @@ describe('edits', () => {
     first.settle(view(2));
     expect(await one).toBe(true);
     expect(await two).toBe(true);
-    expect(edit.mock.calls.map((c) => c[1])).toEqual([1, 2]);
+    expect(edit.mock.calls.map((c) => c[1].revision)).toEqual([1, 2]);
     expect(open.view!.revision).toBe(3);
   });
 
@@ -64,8 +64,56 @@ describe('edits', () => {
     edit.mockResolvedValueOnce(view(6));
     await open.putOnTop();
     expect(await mine).toBe(true);
-    expect(edit.mock.lastCall!.slice(1, 3)).toEqual([1, 5]);
+    expect(edit.mock.lastCall![1]).toMatchObject({ revision: 1, onTopOf: 5 });
     expect(open.conflict).toBeNull();
+  });
+
+  describe('also in other plans', () => {
+    const clash = { name: 'Saddle', member: 'field.areaHa', mine: 5, theirs: 9 };
+    const against = (more: object) => ({
+      plan: 'q',
+      name: 'Dry year',
+      revision: 4,
+      clashes: [],
+      refused: null,
+      ...more,
+    });
+    const elsewhere = (...of: object[]) =>
+      new Refusal({ status: 409, code: 'clashes_elsewhere', against: of } as never);
+
+    async function refusedBy(...of: object[]) {
+      const edit = vi.spyOn(api, 'edit').mockRejectedValueOnce(elsewhere(...of));
+      const mine = open.edit([{ removeField: 'a' }], undefined, ['q', 'r', 's']);
+      await vi.waitFor(() => expect(open.conflict).not.toBeNull());
+      edit.mockResolvedValueOnce(view(2));
+      return { edit, mine };
+    }
+
+    test('are made there too once it is told, where they can be', async () => {
+      const { edit, mine } = await refusedBy(
+        against({ clashes: [clash] }),
+        against({ plan: 'r', refused: { code: 'unknown_id' } }),
+      );
+      expect(edit.mock.calls[0][1].alsoIn).toEqual([
+        { plan: 'q', onTopOf: null },
+        { plan: 'r', onTopOf: null },
+        { plan: 's', onTopOf: null },
+      ]);
+      await open.overThere();
+      expect(edit.mock.lastCall![1].alsoIn).toEqual([
+        { plan: 'q', onTopOf: 4 },
+        { plan: 's', onTopOf: null },
+      ]);
+      expect(await mine).toBe(true);
+    });
+
+    test('leave those plans alone where somebody says so', async () => {
+      const { edit, mine } = await refusedBy(against({ clashes: [clash] }));
+      await open.notThere();
+      expect(edit.mock.lastCall![1].alsoIn!.map((a) => a.plan)).toEqual(['r', 's']);
+      expect(await mine).toBe(true);
+      expect(open.conflict).toBeNull();
+    });
   });
 
   test('that are given up show what is stored', async () => {

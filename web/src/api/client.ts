@@ -56,6 +56,9 @@ export type OwnForage = Schemas['OwnForage'];
 export type Figures = Schemas['Figures'];
 export type CompareRequest = Schemas['CompareRequest'];
 export type StandReturn = Schemas['ReturnView'];
+export type EditRequest = Schemas['EditRequest'];
+/** Another plan that is changed in the same step. */
+export type Also = NonNullable<EditRequest['alsoIn']>[number];
 export type Settings = Schemas['SetFarm'];
 export type Edit = Schemas['PlanEdit'];
 export type Told = Schemas['Told'];
@@ -84,6 +87,15 @@ export interface Clash {
   theirs: unknown;
 }
 
+/** What stands against a change in another plan of the farm. */
+export interface Against {
+  plan: string;
+  name: string;
+  revision: number;
+  clashes: Clash[];
+  refused: Problem | null;
+}
+
 /** The values that come with each code of the server. */
 type Refusals = Schemas['Refusals'];
 /** Why something is refused; the last two are the client's own. */
@@ -104,6 +116,7 @@ export interface Problem {
   revision?: number;
   since?: Revision[];
   clashes?: Clash[];
+  against?: Against[];
   problems?: RowProblem[];
 }
 
@@ -191,8 +204,8 @@ export const api = {
   plans: () => get<PlanRow[]>('/plans'),
   plan: (id: string) => get<PlanView>(inSeason(`/plans/${id}`)),
   catalogue: () => get<Catalogue>('/catalogue'),
-  edit: (id: string, revision: number, onTopOf: number | null, edits: Edit[]) =>
-    post<PlanView>(inSeason(`/plans/${id}/edits`), { revision, onTopOf, edits }),
+  edit: (id: string, request: EditRequest) =>
+    post<PlanView>(inSeason(`/plans/${id}/edits`), request),
   trial: (id: string, edits: Edit[], parts: Part[] | null) =>
     post<YearView>(inSeason(`/plans/${id}/trial`), { edits, parts }),
   undo: (id: string, revision: number) =>

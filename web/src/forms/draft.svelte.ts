@@ -53,10 +53,12 @@ export class Draft<T extends { id: string }> {
     this.choose(this.stored(this.item?.id ?? null));
   }
 
-  /** Stores the item. Where somebody else's change won, theirs is shown. */
-  async save(): Promise<boolean> {
+  /**
+   * Stores the item, also in other plans. Where somebody else's change won, theirs is shown.
+   */
+  async save(also: string[] = []): Promise<boolean> {
     const revision = open.view!.revision;
-    const taken = await open.edit(this.toEdits($state.snapshot(this.item) as T), this.base);
+    const taken = await open.edit(this.toEdits($state.snapshot(this.item) as T), this.base, also);
     if (taken || open.view!.revision !== revision) this.discard();
     return taken;
   }

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { open, type Conflict } from '../plan.svelte';
-  import { memberName, memberValue } from '../words/members';
+  import Clashes from './Clashes.svelte';
   import { toldText } from './told';
 
   let { conflict }: { conflict: Conflict } = $props();
@@ -11,7 +11,6 @@
 
   const since = $derived(conflict.problem.since ?? []);
   const clashes = $derived(conflict.problem.clashes ?? []);
-  const whole = (member: string) => member === '' || member === 'plan.steps';
 </script>
 
 <dialog
@@ -32,23 +31,7 @@
     <p>Your change touches nothing of theirs. Put on top, both are kept.</p>
   {:else}
     <p>Put on top, yours would overwrite this of theirs:</p>
-    <ul data-testid="clashes">
-      {#each clashes as c, i (i)}
-        <li>
-          {#if c.member === ''}
-            {c.name}: they removed or made it; yours holds
-          {:else if whole(c.member)}
-            {c.name}: the order of feeds; yours holds whole
-          {:else}
-            {c.name}{c.name ? ', ' : ''}{memberName(c.member, open.system)}: yours {memberValue(
-              c.member,
-              c.mine,
-              open.system,
-            )}, theirs {memberValue(c.member, c.theirs, open.system)}
-          {/if}
-        </li>
-      {/each}
-    </ul>
+    <Clashes {clashes} theirs="theirs" whole="they removed or made it" />
   {/if}
   <div class="acts">
     <button class="btn preset-filled-primary-500" onclick={() => open.putOnTop()}

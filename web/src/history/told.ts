@@ -29,6 +29,8 @@ export function toldText(told: Told, system: System): string {
       return `Undid: ${what(told, system)}`;
     case 'REDID':
       return `Redid: ${what(told, system)}`;
+    case 'ALSO':
+      return `With ${told.name}: ${what(told, system)}`;
     case 'EDITED':
     case 'SAID':
       return what(told, system);

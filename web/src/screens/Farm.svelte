@@ -170,7 +170,8 @@
     <SaveBar
       what="settings"
       changed={draft.changed}
-      onsave={save}
+      onsave={() => save()}
+      elsewhere={false}
       ondiscard={() => draft.discard()}
     />
   </section>

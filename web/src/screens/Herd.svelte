@@ -90,8 +90,9 @@
       youngLeave: moved(group.youngLeave),
     });
   }
-  async function remove() {
-    if (await open.edit([{ removeGroup: draft.item!.id }])) draft.discard();
+  async function remove(also: string[]) {
+    const edits = [{ removeGroup: draft.item!.id }];
+    if (await open.edit(edits, undefined, also)) draft.discard();
   }
 </script>
 
@@ -125,7 +126,7 @@
       <SaveBar
         what="group"
         changed={draft.changed}
-        onsave={() => draft.save()}
+        onsave={(also) => draft.save(also)}
         ondiscard={() => draft.discard()}
         onremove={known ? remove : null}
       />

@@ -54,8 +54,9 @@
     const forage = firstForage(open.view!.farm.climateId);
     draft.choose(usualField(id, `Field ${fields.length + 1}`, forage, 4), true);
   }
-  async function remove() {
-    if (await open.edit([{ removeField: draft.item!.id }])) draft.discard();
+  async function remove(also: string[]) {
+    const edits = [{ removeField: draft.item!.id }];
+    if (await open.edit(edits, undefined, also)) draft.discard();
   }
 </script>
 
@@ -78,7 +79,7 @@
       <SaveBar
         what="field"
         changed={draft.changed}
-        onsave={() => draft.save()}
+        onsave={(also) => draft.save(also)}
         ondiscard={() => draft.discard()}
         onremove={known ? remove : null}
       />

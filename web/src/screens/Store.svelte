@@ -51,8 +51,9 @@
       true,
     );
   }
-  async function remove() {
-    if (await open.edit([{ removeLot: draft.item!.id }])) draft.discard();
+  async function remove(also: string[]) {
+    const edits = [{ removeLot: draft.item!.id }];
+    if (await open.edit(edits, undefined, also)) draft.discard();
   }
 </script>
 
@@ -86,7 +87,7 @@
         <SaveBar
           what="lot"
           changed={draft.changed}
-          onsave={() => draft.save()}
+          onsave={(also) => draft.save(also)}
           ondiscard={() => draft.discard()}
           onremove={known ? remove : null}
         />

@@ -151,6 +151,7 @@ const SENTENCES: { [C in RefusalCode]: (v: RefusalValues[C], at: At) => string }
   last_owner: () => 'A farm keeps an owner: make somebody else one first.',
 
   stale_revision: () => 'Somebody changed the plan meanwhile. It is shown afresh.',
+  clashes_elsewhere: () => 'Something stands against this change in other plans. Nothing is saved.',
   no_such_revision: (v) => `There is no change ${v.revision}: 1 to ${v.newest} are there.`,
   nothing_to_undo: () => 'There is nothing to take back.',
   nothing_to_redo: () => 'There is nothing to bring back.',

@@ -248,7 +248,7 @@ class HerdStoreTest {
     page.getByLabel("Head", new Page.GetByLabelOptions().setExact(true)).last().fill("40");
     assertThat(page.getByTestId("effect")).containsText("with this");
     page.getByLabel("Head", new Page.GetByLabelOptions().setExact(true)).last().fill("90");
-    assertThat(page.getByTestId("refusal")).containsText("52 are there on that day");
+    assertThat(page.getByTestId("refusal")).containsText("Cows has 52 on 2 March 2028");
   }
 
   @Test

@@ -72,14 +72,14 @@ class PapersTest {
   void badRowsAreListedAndNothingIsTaken() {
     give("lots.csv", "name,units\nFirst-cut fescue,many\nNo such,4\n");
     assertThat(preview().locator("tbody tr")).hasCount(2);
-    assertThat(preview()).containsText("a number is accepted, not 'many'");
+    assertThat(preview()).containsText("A number is accepted, not \"many\"");
     assertThat(button("Take it in")).isDisabled();
   }
 
   @Test
   void aForeignOrBrokenFileIsToldWhatIsWrongAndWhere() {
     give("song.json", "{\"la\": \"la\"}");
-    assertThat(page.getByRole(AriaRole.ALERT)).containsText("this is no farm file");
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("This is no farm file");
     give("farm.json", "{\"format\": \"wise-larder-farm\",\n \"version\": 2,,}");
     assertThat(page.getByRole(AriaRole.ALERT)).containsText("not JSON at line 2");
     assertThat(preview()).hasCount(0);

@@ -61,7 +61,7 @@ public final class Rebase {
           "");
     }
     if (e instanceof PlanEdit.SetFeeding set) {
-      feeding(set);
+      return feeding(set);
     }
     return e;
   }
@@ -90,12 +90,16 @@ public final class Rebase {
     return merged;
   }
 
-  private void feeding(PlanEdit.SetFeeding set) {
+  private PlanEdit feeding(PlanEdit.SetFeeding set) {
     List<FeedStep> was = Difference.stepsOf(base, set.groupId());
     List<FeedStep> is = Difference.stepsOf(theirs, set.groupId());
-    if (!is.equals(was) && !is.equals(set.steps()) && !set.steps().equals(was)) {
+    if (set.steps().equals(was)) {
+      return new PlanEdit.SetFeeding(set.groupId(), is);
+    }
+    if (!is.equals(was) && !is.equals(set.steps())) {
       clashes.add(new Clash(groupName(set.groupId()), "plan.steps", null, null));
     }
+    return set;
   }
 
   private static <T extends Record> Optional<T> find(Items<T> items, FarmPlan in, T like) {

@@ -87,6 +87,15 @@ class RebaseTest {
     assertThat(Rebase.onTop(BASE, BASE, List.of(onlyA)).clashes()).isEmpty();
   }
 
+  @Test
+  void anOrderOfFeedsThatIDidNotTouchStaysAsTheyMadeIt() {
+    FarmPlan theirs = feeding("b").apply(BASE);
+    PlanEdit same = new PlanEdit.SetFeeding("herd", Difference.stepsOf(BASE, "herd"));
+    Rebase.Outcome outcome = Rebase.onTop(BASE, theirs, List.of(same));
+    assertThat(outcome.clashes()).isEmpty();
+    assertThat(apply(theirs, outcome.edits())).isEqualTo(theirs);
+  }
+
   private static PlanEdit feeding(String field) {
     return new PlanEdit.SetFeeding(
         "herd",

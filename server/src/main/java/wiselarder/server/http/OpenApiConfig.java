@@ -156,7 +156,8 @@ class OpenApiConfig {
           Map.entry("LeverView", Set.of("cost")),
           Map.entry("PlanView", Set.of("undo", "redo")),
           Map.entry("Session", Set.of("who")),
-          Map.entry("EditRequest", Set.of("onTopOf")),
+          Map.entry("EditRequest", Set.of("onTopOf", "alsoIn")),
+          Map.entry("Place", Set.of("onTopOf")),
           Map.entry("TrialRequest", Set.of("parts")),
           Map.entry("CautionView", Set.of("fieldId", "groupId", "lotId")));
 

@@ -17,6 +17,7 @@ import wiselarder.server.json.Json;
 import wiselarder.server.lists.BadRows;
 import wiselarder.server.people.Attempts;
 import wiselarder.server.people.NotAllowed;
+import wiselarder.server.plan.ClashesElsewhere;
 import wiselarder.server.plan.StaleRevision;
 import wiselarder.server.problem.Problem;
 import wiselarder.server.problem.ServerReason;
@@ -62,6 +63,13 @@ class Problems {
     problem.setProperty("revision", e.current());
     problem.setProperty("since", e.since());
     problem.setProperty("clashes", e.clashes());
+    return problem;
+  }
+
+  @ExceptionHandler
+  ProblemDetail elsewhere(ClashesElsewhere e) {
+    ProblemDetail problem = problem(HttpStatus.CONFLICT, ServerReason.CLASHES_ELSEWHERE);
+    problem.setProperty("against", e.against());
     return problem;
   }
 

@@ -106,6 +106,21 @@ public class PlanRepository {
         .list();
   }
 
+  /** The other plans of a farm, oldest first. The caller has checked who asks. */
+  List<Plans.OtherPlan> others(long farmId, long planId) {
+    return jdbc.sql(
+            """
+            select slug, content #>> '{plan,name}' as name
+            from plan
+            where farm_id = :farm and id <> :plan
+            order by id
+            """)
+        .param("farm", farmId)
+        .param("plan", planId)
+        .query((rs, n) -> new Plans.OtherPlan(rs.getString("slug"), rs.getString("name")))
+        .list();
+  }
+
   /** Adds a plan at revision 1. The caller has checked who asks. */
   public void insert(String slug, long farmId, Long personId, FarmPlan content, Told told) {
     String json = PlanDocument.write(content);

@@ -1,8 +1,13 @@
 package wiselarder.server.plan;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import wiselarder.core.edit.Difference;
@@ -34,7 +39,10 @@ public class Plans {
   }
 
   /** A plan with the changes that undo and redo would take and bring back, or null. */
-  public record Opened(StoredPlan plan, Told undo, Told redo) {}
+  public record Opened(StoredPlan plan, Told undo, Told redo, List<OtherPlan> others) {}
+
+  /** Another plan of the same farm. */
+  public record OtherPlan(String id, String name) {}
 
   @Transactional(readOnly = true)
   public List<PlanRepository.Row> list(Person person) {
@@ -62,10 +70,29 @@ public class Plans {
   @Transactional
   public Opened edit(
       String slug, Person person, int revision, Integer onTopOf, List<PlanEdit> edits) {
-    StoredPlan now = lock(slug, person, Role.PLANNER);
+    return edit(slug, person, revision, onTopOf, edits, List.of());
+  }
+
+  /**
+   * As {@link #edit(String, Person, int, Integer, List)}, and the same in other plans of the farm.
+   *
+   * @throws ClashesElsewhere where one of those cannot take it, or would lose what is otherwise
+   *     there and the person has not been told of
+   */
+  @Transactional
+  public Opened edit(
+      String slug,
+      Person person,
+      int revision,
+      Integer onTopOf,
+      List<PlanEdit> edits,
+      List<AlsoIn.Place> also) {
+    Map<String, StoredPlan> locked = lock(slug, person, also);
+    StoredPlan now = locked.remove(slug);
+    FarmPlan base = now.content();
     List<PlanEdit> made = edits;
     if (now.revision() != revision) {
-      FarmPlan base =
+      base =
           repository
               .contentAt(now.id(), revision)
               .orElseThrow(
@@ -79,7 +106,68 @@ public class Plans {
       }
       made = outcome.edits();
     }
-    return store(now, person, PlanEdit.all(now.content(), made), edit(now, Told.How.EDITED), made);
+    Opened opened =
+        store(now, person, PlanEdit.all(now.content(), made), edit(now, Told.How.EDITED), made);
+    elsewhere(now, person, base, edits, locked, also);
+    return opened;
+  }
+
+  /**
+   * Locks a plan and others of its farm, always in the same order, so that nobody waits in turn.
+   */
+  private Map<String, StoredPlan> lock(String slug, Person person, List<AlsoIn.Place> also) {
+    Set<String> slugs = new TreeSet<>(Set.of(slug));
+    also.forEach(o -> slugs.add(o.plan()));
+    Map<String, StoredPlan> locked = new LinkedHashMap<>();
+    slugs.forEach(s -> locked.put(s, lock(s, person, Role.PLANNER)));
+    long farm = locked.get(slug).farmId();
+    locked.forEach(
+        (s, plan) -> {
+          if (plan.farmId() != farm) {
+            throw new NoSuchElementException(s);
+          }
+        });
+    return locked;
+  }
+
+  private void elsewhere(
+      StoredPlan from,
+      Person person,
+      FarmPlan base,
+      List<PlanEdit> edits,
+      Map<String, StoredPlan> others,
+      List<AlsoIn.Place> also) {
+    List<AlsoIn.Against> against = new ArrayList<>();
+    for (AlsoIn.Place o : also) {
+      StoredPlan other = others.get(o.plan());
+      if (other != null) {
+        AlsoIn.in(other, o.onTopOf(), base, edits, against)
+            .filter(made -> !made.edits().isEmpty())
+            .ifPresent(made -> store(from, other, person, made, against));
+      }
+    }
+    if (!against.isEmpty()) {
+      throw new ClashesElsewhere(against);
+    }
+  }
+
+  private void store(
+      StoredPlan from,
+      StoredPlan other,
+      Person person,
+      AlsoIn.Made made,
+      List<AlsoIn.Against> against) {
+    Told told = Told.of(Told.How.ALSO, from.content().plan().name(), null);
+    try {
+      store(
+          other,
+          person,
+          made.content(),
+          step(other, Revision.Kind.EDIT, told, null, null),
+          made.edits());
+    } catch (Refused r) {
+      against.add(AlsoIn.refused(other, r));
+    }
   }
 
   private static Revision.Step edit(StoredPlan now, Told.How how) {
@@ -230,6 +318,7 @@ public class Plans {
     Trail trail = repository.trail(plan.id());
     Optional<Told> undo = trail.toUndo().map(Revision.Step::told);
     Optional<Told> redo = trail.toRedo().map(Revision.Step::told);
-    return new Opened(plan, undo.orElse(null), redo.orElse(null));
+    return new Opened(
+        plan, undo.orElse(null), redo.orElse(null), repository.others(plan.farmId(), plan.id()));
   }
 }

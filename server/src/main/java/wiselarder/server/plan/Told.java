@@ -23,6 +23,8 @@ public record Told(
     /** Copied from plan {@code name} at its change {@code number}. */
     COPIED,
     EDITED,
+    /** Edited together with plan {@code name}. */
+    ALSO,
     /** Replaced by plan {@code name} of a file. */
     REPLACED,
     /** Back to how it stood at change {@code number}. */

@@ -29,6 +29,8 @@ public enum ServerReason implements Reason {
 
   // plans and their history
   STALE_REVISION,
+  /** What stands against it comes with it, by plan. */
+  CLASHES_ELSEWHERE,
   NO_SUCH_REVISION(Reason.number("revision"), Reason.number("newest")),
   NOTHING_TO_UNDO,
   NOTHING_TO_REDO,

@@ -20,6 +20,7 @@ import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Check;
 import wiselarder.server.people.Person;
+import wiselarder.server.plan.AlsoIn;
 import wiselarder.server.plan.PlanRepository;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.Revision;
@@ -32,6 +33,8 @@ import wiselarder.server.weather.FarmWeather;
 class PlanController {
   /** More edits than this in one call is a mistake. */
   private static final int MOST_EDITS = 200;
+
+  private static final int MOST_PLANS = 50;
 
   private final Plans plans;
   private final PlanViews views;
@@ -47,9 +50,13 @@ class PlanController {
    * Edits made on a revision.
    *
    * @param onTopOf null, or the newer revision that a refusal named and the person puts theirs on
+   * @param alsoIn other plans of the farm to be changed in the same step; null for none
    */
   record EditRequest(
-      int revision, @Schema(nullable = true) Integer onTopOf, List<PlanEdit> edits) {}
+      int revision,
+      @Schema(nullable = true) Integer onTopOf,
+      List<PlanEdit> edits,
+      @Schema(nullable = true) List<AlsoIn.Place> alsoIn) {}
 
   /** The revision the person saw when they asked. */
   record Seen(int revision) {}
@@ -90,7 +97,9 @@ class PlanController {
       @RequestParam(defaultValue = "normal") String season,
       @AuthenticationPrincipal Person person) {
     List<PlanEdit> edits = edits(request.edits);
-    return views.of(plans.edit(id, person, request.revision, request.onTopOf, edits), season);
+    List<AlsoIn.Place> also = request.alsoIn == null ? List.of() : request.alsoIn;
+    Check.range("alsoIn", also.size(), 0, MOST_PLANS);
+    return views.of(plans.edit(id, person, request.revision, request.onTopOf, edits, also), season);
   }
 
   @PostMapping("/plans/{id}/trial")

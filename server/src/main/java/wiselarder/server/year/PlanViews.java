@@ -33,6 +33,7 @@ public class PlanViews {
         opened.plan().revision(),
         opened.undo(),
         opened.redo(),
+        opened.others(),
         content.farm(),
         content.plan(),
         CatalogueView.own(engine.catalogue(), content.farm()),

@@ -1,0 +1,30 @@
+<script lang="ts">
+  import type { Clash } from '../api/client';
+  import { open } from '../plan.svelte';
+  import { memberName, memberValue } from '../words/members';
+
+  let { clashes, theirs, whole }: { clashes: Clash[]; theirs: string; whole: string } = $props();
+  const value = (c: Clash, of: unknown) => memberValue(c.member, of, open.system);
+</script>
+
+<ul data-testid="clashes">
+  {#each clashes as c, i (i)}
+    <li>
+      {#if c.member === ''}
+        {c.name}: {whole}; yours holds
+      {:else if c.member === 'plan.steps'}
+        {c.name}: the order of feeds; yours holds whole
+      {:else}
+        {c.name}{c.name ? ', ' : ''}{memberName(c.member, open.system)}: yours {value(c, c.mine)}, {theirs}
+        {value(c, c.theirs)}
+      {/if}
+    </li>
+  {/each}
+</ul>
+
+<style>
+  li {
+    padding: 0.25rem 0;
+    border-bottom: 1px solid var(--line);
+  }
+</style>
