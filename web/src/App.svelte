@@ -4,26 +4,29 @@
   import Conflict from './history/Conflict.svelte';
   import Elsewhere from './history/Elsewhere.svelte';
   import Keys from './history/Keys.svelte';
-  import { KeyReader } from './keys.svelte';
+  import { KeyReader } from './history/keys.svelte';
   import MapScreen from './land/MapScreen.svelte';
-  import { open } from './plan.svelte';
+  import { givePlan } from './plan/context';
+  import { PlanSession } from './plan/session.svelte';
   import Textures from './ruler/Textures.svelte';
-  import Changes from './screens/Changes.svelte';
-  import Farm from './screens/Farm.svelte';
-  import Farms from './screens/Farms.svelte';
-  import Forages from './screens/Forages.svelte';
-  import Herd from './screens/Herd.svelte';
-  import Land from './screens/Land.svelte';
-  import Papers from './screens/Papers.svelte';
-  import People from './screens/People.svelte';
-  import Seasons from './screens/Seasons.svelte';
-  import Start from './screens/Start.svelte';
-  import Store from './screens/Store.svelte';
-  import Year from './screens/Year.svelte';
-  import { signed } from './session.svelte';
-  import Invited from './sign/Invited.svelte';
-  import SignIn from './sign/SignIn.svelte';
+  import Changes from './history/Changes.svelte';
+  import Farm from './farm/Farm.svelte';
+  import Farms from './farm/Farms.svelte';
+  import Forages from './forage/Forages.svelte';
+  import Herd from './herd/Herd.svelte';
+  import Land from './land/Land.svelte';
+  import Papers from './papers/Papers.svelte';
+  import People from './people/People.svelte';
+  import Seasons from './seasons/Seasons.svelte';
+  import Start from './farm/Start.svelte';
+  import Store from './store/Store.svelte';
+  import Year from './year/Year.svelte';
+  import { signed } from './people/signed.svelte';
+  import Invited from './people/Invited.svelte';
+  import SignIn from './people/SignIn.svelte';
   import TopBar from './TopBar.svelte';
+
+  const open = givePlan(new PlanSession());
 
   const planRoutes = {
     '/plan/:id': Year,
@@ -49,6 +52,7 @@
     void signed.look();
   });
   $effect(() => {
+    if (signed.state && !signed.who) open.close();
     if (!signed.who || token) return;
     if (planId && planId !== open.view?.id) void open.open(planId);
     if (!planId) open.close();
@@ -62,7 +66,7 @@
     if (command.kind === 'redo') void open.redo();
     if (command.kind === 'help') keysShown = true;
     if (command.kind === 'farms') void push('/');
-    if (command.kind === 'place' && open.view) void push(`/plan/${open.view.id}${command.path}`);
+    if (command.kind === 'place' && planId) void push(`/plan/${planId}${command.path}`);
   }
 </script>
 

@@ -1,9 +1,11 @@
 <script lang="ts">
   import { toldText } from './history/told';
   import { push, router } from 'svelte-spa-router';
-  import { open } from './plan.svelte';
+  import { thePlan } from './plan/context';
   import SeasonChoice from './seasons/SeasonChoice.svelte';
-  import { signed } from './session.svelte';
+  import { signed } from './people/signed.svelte';
+
+  const open = thePlan();
 
   let { onkeys }: { onkeys: () => void } = $props();
 
@@ -20,7 +22,8 @@
     ['/people', 'People'],
     ['/farm', 'Farm'],
   ];
-  const base = $derived(open.view ? `/plan/${open.view.id}` : '');
+  /** By the address: the plan before it still stands here while the next one is opened. */
+  const base = $derived(/^\/plan\/[a-z0-9-]+/.exec(router.location)?.[0] ?? '');
 
   async function signOut() {
     const done = await signed.attempt(async () => {

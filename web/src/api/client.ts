@@ -168,122 +168,131 @@ const put = <T>(path: string, body: unknown) =>
 const remove = <T>(path: string) => send<T>('DELETE', path);
 const file = <T>(path: string, text: string) => send<T>('POST', path, 'application/json', text);
 const csv = <T>(path: string, text: string) => send<T>('POST', path, 'text/csv', text);
-/** The season that every year is asked for in. */
-export const looking = { season: 'normal' };
-/** Adds the season to an address; the normal one needs no naming. */
-export function inSeason(path: string): string {
-  if (looking.season === 'normal') return path;
-  return `${path}${path.includes('?') ? '&' : '?'}${query({ season: looking.season })}`;
-}
 const query = (of: Record<string, string>) => new URLSearchParams(of).toString();
 
-export const api = {
-  session: () => get<Session>('/session'),
-  signIn: (email: string, password: string) => post<Session>('/session', { email, password }),
-  signOut: () => remove<Session>('/session'),
-  demo: () => post<Session>('/session/demo'),
-  first: (name: string, email: string, password: string) =>
-    post<Session>('/people/first', { name, email, password }),
-  changePassword: (old: string, password: string) =>
-    post<Session>('/people/password', { old, password }),
-  offer: (token: string) => get<Offer>(`/invitations/${token}`),
-  accept: (token: string, name: string, email: string, password: string) =>
-    post<Session>(`/invitations/${token}`, { name, email, password }),
-  acceptAsMe: (token: string) => post<Session>(`/invitations/${token}/mine`),
+/** Every call, years in the season that is looked at. */
+export function apiIn(looking: { season: string }) {
+  /** Adds the season to an address; the normal one needs no naming. */
+  const inSeason = (path: string) =>
+    looking.season === 'normal'
+      ? path
+      : `${path}${path.includes('?') ? '&' : '?'}${query({ season: looking.season })}`;
+  return {
+    inSeason,
+    session: () => get<Session>('/session'),
+    signIn: (email: string, password: string) => post<Session>('/session', { email, password }),
+    signOut: () => remove<Session>('/session'),
+    demo: () => post<Session>('/session/demo'),
+    first: (name: string, email: string, password: string) =>
+      post<Session>('/people/first', { name, email, password }),
+    changePassword: (old: string, password: string) =>
+      post<Session>('/people/password', { old, password }),
+    offer: (token: string) => get<Offer>(`/invitations/${token}`),
+    accept: (token: string, name: string, email: string, password: string) =>
+      post<Session>(`/invitations/${token}`, { name, email, password }),
+    acceptAsMe: (token: string) => post<Session>(`/invitations/${token}/mine`),
 
-  farms: () => get<FarmRow[]>('/farms'),
-  makeFarm: (farm: NewFarm) => post<{ farm: string; plan: string }>('/farms', farm),
-  removeFarm: (farm: string) => remove(`/farms/${farm}`),
-  people: (farm: string) => get<Circle>(`/farms/${farm}/people`),
-  invite: (farm: string, name: string, role: Role) =>
-    post<{ token: string }>(`/farms/${farm}/invitations`, { name, role }),
-  withdraw: (farm: string, id: number) => remove(`/farms/${farm}/invitations/${id}`),
-  setRole: (farm: string, id: number, role: Role) => put(`/farms/${farm}/people/${id}`, { role }),
-  removeMember: (farm: string, id: number) => remove(`/farms/${farm}/people/${id}`),
+    farms: () => get<FarmRow[]>('/farms'),
+    makeFarm: (farm: NewFarm) => post<{ farm: string; plan: string }>('/farms', farm),
+    removeFarm: (farm: string) => remove(`/farms/${farm}`),
+    people: (farm: string) => get<Circle>(`/farms/${farm}/people`),
+    invite: (farm: string, name: string, role: Role) =>
+      post<{ token: string }>(`/farms/${farm}/invitations`, { name, role }),
+    withdraw: (farm: string, id: number) => remove(`/farms/${farm}/invitations/${id}`),
+    setRole: (farm: string, id: number, role: Role) => put(`/farms/${farm}/people/${id}`, { role }),
+    removeMember: (farm: string, id: number) => remove(`/farms/${farm}/people/${id}`),
 
-  plans: () => get<PlanRow[]>('/plans'),
-  plan: (id: string) => get<PlanView>(inSeason(`/plans/${id}`)),
-  catalogue: () => get<Catalogue>('/catalogue'),
-  edit: (id: string, request: EditRequest) =>
-    post<PlanView>(inSeason(`/plans/${id}/edits`), request),
-  trial: (id: string, edits: Edit[], parts: Part[] | null) =>
-    post<YearView>(inSeason(`/plans/${id}/trial`), { edits, parts }),
-  undo: (id: string, revision: number) =>
-    post<PlanView>(inSeason(`/plans/${id}/undo`), { revision }),
-  redo: (id: string, revision: number) =>
-    post<PlanView>(inSeason(`/plans/${id}/redo`), { revision }),
-  back: (id: string, revision: number, to: number) =>
-    post<PlanView>(inSeason(`/plans/${id}/back`), { revision, to }),
-  history: (id: string, before: number | null) =>
-    get<Revision[]>(`/plans/${id}/history` + (before ? `?before=${before}` : '')),
-  at: (id: string, revision: number) => get<YearView>(inSeason(`/plans/${id}/history/${revision}`)),
-  copy: (id: string, name: string) => post<{ id: string }>(`/plans/${id}/copy`, { name }),
-  removePlan: (id: string) => remove(`/plans/${id}`),
-  levers: (id: string, gap: number, buyDate: string, patternLotId: string | null) =>
-    get<Lever[]>(
-      inSeason(
-        `/plans/${id}/levers?` +
-          query({ gap: String(gap), buyDate, ...(patternLotId ? { patternLotId } : {}) }),
+    plans: () => get<PlanRow[]>('/plans'),
+    plan: (id: string) => get<PlanView>(inSeason(`/plans/${id}`)),
+    catalogue: () => get<Catalogue>('/catalogue'),
+    edit: (id: string, request: EditRequest) =>
+      post<PlanView>(inSeason(`/plans/${id}/edits`), request),
+    trial: (id: string, edits: Edit[], parts: Part[] | null) =>
+      post<YearView>(inSeason(`/plans/${id}/trial`), { edits, parts }),
+    undo: (id: string, revision: number) =>
+      post<PlanView>(inSeason(`/plans/${id}/undo`), { revision }),
+    redo: (id: string, revision: number) =>
+      post<PlanView>(inSeason(`/plans/${id}/redo`), { revision }),
+    back: (id: string, revision: number, to: number) =>
+      post<PlanView>(inSeason(`/plans/${id}/back`), { revision, to }),
+    history: (id: string, before: number | null) =>
+      get<Revision[]>(`/plans/${id}/history` + (before ? `?before=${before}` : '')),
+    at: (id: string, revision: number) =>
+      get<YearView>(inSeason(`/plans/${id}/history/${revision}`)),
+    copy: (id: string, name: string) => post<{ id: string }>(`/plans/${id}/copy`, { name }),
+    removePlan: (id: string) => remove(`/plans/${id}`),
+    levers: (id: string, gap: number, buyDate: string, patternLotId: string | null) =>
+      get<Lever[]>(
+        inSeason(
+          `/plans/${id}/levers?` +
+            query({ gap: String(gap), buyDate, ...(patternLotId ? { patternLotId } : {}) }),
+        ),
       ),
-    ),
 
-  weather: (id: string) => get<WeatherRecord[]>(`/plans/${id}/weather`),
-  previewWeather: (id: string, name: string, text: string) =>
-    csv<WeatherRead>(`/plans/${id}/weather/preview?${query({ name })}`, text),
-  addWeather: (id: string, name: string, text: string) =>
-    csv<WeatherRead>(`/plans/${id}/weather?${query({ name })}`, text),
-  removeWeather: (id: string, record: string) => remove(`/plans/${id}/weather/${record}`),
+    weather: (id: string) => get<WeatherRecord[]>(`/plans/${id}/weather`),
+    previewWeather: (id: string, name: string, text: string) =>
+      csv<WeatherRead>(`/plans/${id}/weather/preview?${query({ name })}`, text),
+    addWeather: (id: string, name: string, text: string) =>
+      csv<WeatherRead>(`/plans/${id}/weather?${query({ name })}`, text),
+    removeWeather: (id: string, record: string) => remove(`/plans/${id}/weather/${record}`),
 
-  measure: (id: string, outline: Outline) => post<Measured>(`/plans/${id}/measure`, outline),
-  letGrow: (id: string, fieldId: string, from: string, harvestMethodId: string) =>
-    get<LetGrow>(inSeason(`/plans/${id}/let-grow?${query({ fieldId, from, harvestMethodId })}`)),
-  fitting: (id: string, sowOn: string, irrigated: boolean, forHay: boolean) =>
-    get<Fitting[]>(
-      `/plans/${id}/fitting?` +
-        query({ sowOn, irrigated: String(irrigated), forHay: String(forHay) }),
-    ),
-  cover: (id: string, readings: Readings) => post<Cover>(`/plans/${id}/cover`, readings),
-  haySum: (id: string, asked: Record<string, string>) =>
-    get<HaySheet>(inSeason(`/plans/${id}/hay-sum?${query(asked)}`)),
-  supplement: (id: string) => get<Supplement[]>(inSeason(`/plans/${id}/supplement`)),
-  selling: (id: string, on: string) =>
-    get<SellingOrder[]>(inSeason(`/plans/${id}/selling?${query({ on })}`)),
-  weaning: (id: string, groupId: string) =>
-    get<Weaning[]>(inSeason(`/plans/${id}/weaning?${query({ groupId })}`)),
-  samples: (id: string) => get<Sample[]>(`/plans/${id}/samples`),
-  sendSample: (id: string, commandId: string, device: string, lotId: string, sampledOn: string) =>
-    post<Sample>(`/plans/${id}/samples`, { commandId, device, lotId, sampledOn }),
-  takeReport: (id: string, sample: string, device: string) =>
-    post<PlanView>(inSeason(`/plans/${id}/samples/${sample}/take`), { device }),
-  records: (id: string, about: string) =>
-    get<RecordLine[]>(`/plans/${id}/records?${query({ about })}`),
-  write: (id: string, request: WriteRequest) =>
-    post<PlanView>(inSeason(`/plans/${id}/records`), request),
-  quickHay: (request: QuickRequest) => post<QuickView>('/hay-sum', request),
-  keepQuick: (request: QuickRequest) =>
-    post<{ farm: string; plan: string }>('/farms/quick', request),
-  compare: (id: string, request: CompareRequest) =>
-    post<StandReturn[]>(`/plans/${id}/compare`, request),
-  previewMap: (id: string, forageId: string, text: string) =>
-    file<MapPreview>(`/plans/${id}/map/preview?${query({ forageId })}`, text),
-  takeMap: (id: string, revision: number, forageId: string, text: string) =>
-    file<PlanView>(
-      inSeason(`/plans/${id}/map?${query({ revision: String(revision), forageId })}`),
-      text,
-    ),
+    measure: (id: string, outline: Outline) => post<Measured>(`/plans/${id}/measure`, outline),
+    letGrow: (id: string, fieldId: string, from: string, harvestMethodId: string) =>
+      get<LetGrow>(inSeason(`/plans/${id}/let-grow?${query({ fieldId, from, harvestMethodId })}`)),
+    fitting: (id: string, sowOn: string, irrigated: boolean, forHay: boolean) =>
+      get<Fitting[]>(
+        `/plans/${id}/fitting?` +
+          query({ sowOn, irrigated: String(irrigated), forHay: String(forHay) }),
+      ),
+    cover: (id: string, readings: Readings) => post<Cover>(`/plans/${id}/cover`, readings),
+    haySum: (id: string, asked: Record<string, string>) =>
+      get<HaySheet>(inSeason(`/plans/${id}/hay-sum?${query(asked)}`)),
+    supplement: (id: string) => get<Supplement[]>(inSeason(`/plans/${id}/supplement`)),
+    selling: (id: string, on: string) =>
+      get<SellingOrder[]>(inSeason(`/plans/${id}/selling?${query({ on })}`)),
+    weaning: (id: string, groupId: string) =>
+      get<Weaning[]>(inSeason(`/plans/${id}/weaning?${query({ groupId })}`)),
+    samples: (id: string) => get<Sample[]>(`/plans/${id}/samples`),
+    sendSample: (id: string, commandId: string, device: string, lotId: string, sampledOn: string) =>
+      post<Sample>(`/plans/${id}/samples`, { commandId, device, lotId, sampledOn }),
+    takeReport: (id: string, sample: string, device: string) =>
+      post<PlanView>(inSeason(`/plans/${id}/samples/${sample}/take`), { device }),
+    records: (id: string, about: string) =>
+      get<RecordLine[]>(`/plans/${id}/records?${query({ about })}`),
+    write: (id: string, request: WriteRequest) =>
+      post<PlanView>(inSeason(`/plans/${id}/records`), request),
+    quickHay: (request: QuickRequest) => post<QuickView>('/hay-sum', request),
+    keepQuick: (request: QuickRequest) =>
+      post<{ farm: string; plan: string }>('/farms/quick', request),
+    compare: (id: string, request: CompareRequest) =>
+      post<StandReturn[]>(`/plans/${id}/compare`, request),
+    previewMap: (id: string, forageId: string, text: string) =>
+      file<MapPreview>(`/plans/${id}/map/preview?${query({ forageId })}`, text),
+    takeMap: (id: string, revision: number, forageId: string, text: string) =>
+      file<PlanView>(
+        inSeason(`/plans/${id}/map?${query({ revision: String(revision), forageId })}`),
+        text,
+      ),
 
-  previewFarm: (text: string) => file<FilePreview>('/farms/file/preview', text),
-  makeFarmOf: (text: string) => file<{ farm: string; plan: string }>('/farms/file', text),
-  addPlans: (farm: string, text: string) => file<{ plans: string[] }>(`/farms/${farm}/file`, text),
-  previewReplace: (id: string, text: string) =>
-    file<ChangePreview>(`/plans/${id}/file/preview`, text),
-  replace: (id: string, revision: number, text: string) =>
-    file<PlanView>(inSeason(`/plans/${id}/file?${query({ revision: String(revision) })}`), text),
-  previewList: (id: string, kind: ListKind, text: string) =>
-    csv<ChangePreview>(`/plans/${id}/lists/${kind}/preview`, text),
-  takeList: (id: string, kind: ListKind, revision: number, text: string) =>
-    csv<PlanView>(
-      inSeason(`/plans/${id}/lists/${kind}?${query({ revision: String(revision) })}`),
-      text,
-    ),
-};
+    previewFarm: (text: string) => file<FilePreview>('/farms/file/preview', text),
+    makeFarmOf: (text: string) => file<{ farm: string; plan: string }>('/farms/file', text),
+    addPlans: (farm: string, text: string) =>
+      file<{ plans: string[] }>(`/farms/${farm}/file`, text),
+    previewReplace: (id: string, text: string) =>
+      file<ChangePreview>(`/plans/${id}/file/preview`, text),
+    replace: (id: string, revision: number, text: string) =>
+      file<PlanView>(inSeason(`/plans/${id}/file?${query({ revision: String(revision) })}`), text),
+    previewList: (id: string, kind: ListKind, text: string) =>
+      csv<ChangePreview>(`/plans/${id}/lists/${kind}/preview`, text),
+    takeList: (id: string, kind: ListKind, revision: number, text: string) =>
+      csv<PlanView>(
+        inSeason(`/plans/${id}/lists/${kind}?${query({ revision: String(revision) })}`),
+        text,
+      ),
+  };
+}
+
+export type Api = ReturnType<typeof apiIn>;
+
+/** What asks for no year. */
+export const api = apiIn({ season: 'normal' });

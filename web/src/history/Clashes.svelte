@@ -1,7 +1,9 @@
 <script lang="ts">
   import type { Clash } from '../api/client';
-  import { open } from '../plan.svelte';
+  import { thePlan } from '../plan/context';
   import { memberName, memberValue } from '../words/members';
+
+  const open = thePlan();
 
   let { clashes, theirs, whole }: { clashes: Clash[]; theirs: string; whole: string } = $props();
   const value = (c: Clash, of: unknown) => memberValue(c.member, of, open.system);

@@ -1,8 +1,11 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { open, type Conflict } from '../plan.svelte';
+  import { thePlan } from '../plan/context';
+  import { type Conflict } from '../plan/session.svelte';
   import Clashes from './Clashes.svelte';
   import { toldText } from './told';
+
+  const open = thePlan();
 
   let { conflict }: { conflict: Conflict } = $props();
   let dialog: HTMLDialogElement;

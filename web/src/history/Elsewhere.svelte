@@ -1,8 +1,11 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { open, type Conflict } from '../plan.svelte';
+  import { thePlan } from '../plan/context';
+  import { type Conflict } from '../plan/session.svelte';
   import { problemText } from '../words/refusals';
   import Clashes from './Clashes.svelte';
+
+  const open = thePlan();
 
   let { conflict }: { conflict: Conflict } = $props();
   let dialog: HTMLDialogElement;

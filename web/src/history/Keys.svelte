@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { KEYS, setSingle, single } from '../keys.svelte';
+  import { KEYS, setSingle, single } from './keys.svelte';
 
   let { onclose }: { onclose: () => void } = $props();
   let dialog: HTMLDialogElement;

@@ -1,9 +1,9 @@
 import type { Change, Told } from '../api/client';
-import { lastDay, longDate } from '../dates';
+import { lastDay, longDate } from '../units/dates';
 import { THINGS } from '../words/changes';
 import { memberValue, memberWord } from '../words/members';
 import { plural } from '../words/year';
-import type { System } from '../units';
+import type { System } from '../units/units';
 
 /** More things than this in one line are counted, not named. */
 const MOST_NAMED = 4;

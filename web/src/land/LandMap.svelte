@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { longDay } from '../dates';
-  import { open } from '../plan.svelte';
-  import { amount, figure } from '../units';
+  import { longDay } from '../units/dates';
+  import { thePlan } from '../plan/context';
+  import { amount, figure } from '../units/units';
   import Ground from './Ground.svelte';
   import {
     allPoints,
@@ -15,6 +15,8 @@
     xOf,
     yOf,
   } from './geometry';
+
+  const open = thePlan();
 
   let { chosenId, onchoose }: { chosenId: string | null; onchoose: (id: string) => void } =
     $props();

@@ -1,11 +1,13 @@
 <script lang="ts">
-  import { api, type MapPreview } from '../api/client';
-  import Choice from '../forms/Choice.svelte';
-  import { firstForage } from '../forms/usual';
-  import { open } from '../plan.svelte';
-  import { signed } from '../session.svelte';
-  import { amount } from '../units';
+  import { type MapPreview } from '../api/client';
+  import Choice from '../form/Choice.svelte';
+  import { firstForage } from './usual';
+  import { thePlan } from '../plan/context';
+  import { signed } from '../people/signed.svelte';
+  import { amount } from '../units/units';
   import { rowText } from '../words/refusals';
+
+  const open = thePlan();
 
   const id = $derived(open.view!.id);
   let file = $state<{ name: string; text: string } | null>(null);
@@ -13,12 +15,12 @@
   let forageId = $state('');
   let wrong = $state('');
   let told = $state('');
-  const forage = $derived(forageId || firstForage(open.view!.farm.climateId));
+  const forage = $derived(forageId || firstForage(open, open.view!.farm.climateId));
   const fresh = $derived(preview?.shapes.some((s) => !s.known) ?? false);
 
   async function look() {
     const done = await signed.attempt(async () => {
-      preview = await api.previewMap(id, forage, file!.text);
+      preview = await open.api.previewMap(id, forage, file!.text);
     });
     wrong = done ? '' : `${file!.name}: ${signed.error} Nothing was changed.`;
     if (!done) preview = null;
@@ -32,7 +34,7 @@
     await look();
   }
   async function take() {
-    if (await open.step(api.takeMap(id, open.view!.revision, forage, file!.text))) {
+    if (await open.step(open.api.takeMap(id, open.view!.revision, forage, file!.text))) {
       told = `${preview!.shapes.length} fields were taken in as one change; Undo takes it back.`;
       preview = null;
       file = null;

@@ -1,16 +1,19 @@
 <script lang="ts">
   import { onDestroy, untrack } from 'svelte';
   import type { Off } from '../api/client';
-  import Choice from '../forms/Choice.svelte';
-  import NumberField from '../forms/NumberField.svelte';
-  import TextField from '../forms/TextField.svelte';
-  import { firstForage, usualField } from '../forms/usual';
-  import { freshId, open } from '../plan.svelte';
-  import { amount, rounded, toSi, unitOf } from '../units';
+  import Choice from '../form/Choice.svelte';
+  import NumberField from '../form/NumberField.svelte';
+  import TextField from '../form/TextField.svelte';
+  import { firstForage, usualField } from './usual';
+  import { thePlan } from '../plan/context';
+  import { freshId } from '../plan/session.svelte';
+  import { amount, rounded, toSi, unitOf } from '../units/units';
   import MapIn from './MapIn.svelte';
   import SketchBoard from './SketchBoard.svelte';
   import { OFF_NAMES } from './geometry';
   import { Sketch, type Tool } from './sketch.svelte';
+
+  const open = thePlan();
 
   const sketch = new Sketch();
   const fields = $derived(open.view!.farm.fields);
@@ -58,7 +61,7 @@
     const field = usualField(
       id,
       `Field ${fields.length + 1}`,
-      firstForage(open.view!.farm.climateId),
+      firstForage(open, open.view!.farm.climateId),
       4,
     );
     if (await open.edit([{ putField: field }])) sketch.choose(id);

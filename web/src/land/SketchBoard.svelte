@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Point } from '../api/client';
-  import { open } from '../plan.svelte';
-  import { figure, unitOf } from '../units';
+  import { thePlan } from '../plan/context';
+  import { figure, unitOf } from '../units/units';
   import Ground from './Ground.svelte';
   import {
     allPoints,
@@ -19,6 +19,8 @@
     type MapView,
   } from './geometry';
   import type { Sketch } from './sketch.svelte';
+
+  const open = thePlan();
 
   let { sketch }: { sketch: Sketch } = $props();
 

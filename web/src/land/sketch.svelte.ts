@@ -1,5 +1,4 @@
 import {
-  api,
   type Edit,
   type Field,
   type Measured,
@@ -7,13 +6,14 @@ import {
   type Outline,
   type Point,
 } from '../api/client';
-import { open } from '../plan.svelte';
+import { thePlan } from '../plan/context';
 import { whole } from './geometry';
 
 export type Tool = 'CORNERS' | Off['kind'] | 'PART';
 
-/** One field's outline being drawn. Measured by the core at every change, tried on the year, saved on demand. */
+/** One field's outline being drawn. Measured by the core at every change, tried on the year, saved on demand. To be made by a component. */
 export class Sketch {
+  private readonly open = thePlan();
   fieldId = $state('');
   outline = $state<Outline>({ edge: [], off: [] });
   tool = $state<Tool>('CORNERS');
@@ -25,7 +25,7 @@ export class Sketch {
   private asked = 0;
 
   get field(): Field | undefined {
-    return open.view!.farm.fields.find((f) => f.id === this.fieldId);
+    return this.open.view!.farm.fields.find((f) => f.id === this.fieldId);
   }
 
   choose(fieldId: string) {
@@ -37,7 +37,7 @@ export class Sketch {
     this.tool = 'CORNERS';
     this.changed = false;
     this.wrong = '';
-    open.dropTrial();
+    this.open.dropTrial();
     void this.measure();
   }
 
@@ -95,13 +95,16 @@ export class Sketch {
     this.measured = null;
     if (!whole(this.outline)) return;
     try {
-      const measured = await api.measure(open.view!.id, $state.snapshot(this.outline) as Outline);
+      const measured = await this.open.api.measure(
+        this.open.view!.id,
+        $state.snapshot(this.outline) as Outline,
+      );
       if (number !== this.asked) return;
       this.measured = measured;
       this.wrong = '';
-      if (this.changed) void open.tryOut([this.edit()]);
+      if (this.changed) void this.open.tryOut([this.edit()]);
     } catch (e) {
-      if (number === this.asked) this.wrong = open.explain(e);
+      if (number === this.asked) this.wrong = this.open.explain(e);
     }
   }
 
@@ -119,13 +122,13 @@ export class Sketch {
   }
 
   async save() {
-    if (await open.edit([this.edit()])) this.choose(this.fieldId);
+    if (await this.open.edit([this.edit()])) this.choose(this.fieldId);
   }
 
   async part(newId: string, newName: string) {
     const line = $state.snapshot(this.line) as Point[];
     const split = { id: this.fieldId, line, newId, newName };
-    if (await open.edit([{ splitField: split }])) this.choose(this.fieldId);
+    if (await this.open.edit([{ splitField: split }])) this.choose(this.fieldId);
   }
 }
 

@@ -1,6 +1,8 @@
 <script lang="ts">
-  import { shortDate, today } from '../dates';
-  import { open } from '../plan.svelte';
+  import { shortDate, today } from '../units/dates';
+  import { thePlan } from '../plan/context';
+
+  const open = thePlan();
 
   interface Line {
     id: string;

@@ -1,5 +1,5 @@
-import { api, type Fact, type RecordLine } from '../api/client';
-import { open } from '../plan.svelte';
+import { type Fact, type RecordLine } from '../api/client';
+import { thePlan } from '../plan/context';
 
 type Kind = Fact['kind'];
 type Line<K extends Kind> = Omit<RecordLine, 'fact'> & { fact: Extract<Fact, { kind: K }> };
@@ -10,11 +10,12 @@ export class Written {
 
   /** Looks again whenever another thing is meant or the plan's view was renewed. */
   constructor(about: () => string) {
+    const open = thePlan();
     $effect(() => {
       const view = open.view;
       const id = about();
       if (view)
-        api
+        open.api
           .records(view.id, id)
           .then((lines) => {
             if (id === about()) this.lines = lines;

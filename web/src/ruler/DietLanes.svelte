@@ -1,16 +1,25 @@
 <script lang="ts">
-  import type { GroupCurve } from '../api/client';
-  import { shortDay } from '../dates';
-  import { open } from '../plan.svelte';
-  import { figure, unitOf } from '../units';
+  import type { GroupCurve, YearView } from '../api/client';
+  import { shortDay } from '../units/dates';
+  import { figure, unitOf, type System } from '../units/units';
   import { rulerScale, runs, stepBand, stepLine } from './scale';
 
-  let { curve, floor }: { curve: GroupCurve; floor: number | null } = $props();
+  let {
+    year,
+    curve,
+    floor,
+    system,
+  }: {
+    year: YearView;
+    curve: GroupCurve;
+    /** Lowest condition that is accepted, or null. */
+    floor: number | null;
+    system: System;
+  } = $props();
 
   const LANE = 34;
   const MET = 97;
   let width = $state(800);
-  const year = $derived(open.year);
   const narrow = $derived(width < 560);
   const scale = $derived(rulerScale(width, year.days, narrow ? 84 : 130, narrow ? 4 : 128));
   const full = $derived(new Array<number>(year.days).fill(100));
@@ -74,10 +83,10 @@
       floorY: curve.hasScore && floor !== null ? y(floor) : null,
       text: curve.hasScore
         ? `${values[from].toFixed(1)} to ${values[last].toFixed(1)}`
-        : `${figure(values[from], 'weight', open.system)} to ${figure(values[last], 'weight', open.system)} ${unitOf('weight', open.system)}`,
+        : `${figure(values[from], 'weight', system)} to ${figure(values[last], 'weight', system)} ${unitOf('weight', system)}`,
     };
   });
-  const perDay = (g: number) => `${figure(g / 1000, 'gain', open.system)}`;
+  const perDay = (g: number) => `${figure(g / 1000, 'gain', system)}`;
 
   function yNeed(percent: number): number {
     return LANE - 3 - ((percent - 40) / 130) * (LANE - 6);
@@ -127,9 +136,9 @@
       height={LANE}
       role="img"
       class="block"
-      aria-label={`Expected gain of one a day: from ${perDay(curve.gainG[gain.low])} on ${shortDay(year.start, gain.low)} to ${perDay(curve.gainG[gain.high])} ${unitOf('gain', open.system)}`}
+      aria-label={`Expected gain of one a day: from ${perDay(curve.gainG[gain.low])} on ${shortDay(year.start, gain.low)} to ${perDay(curve.gainG[gain.high])} ${unitOf('gain', system)}`}
     >
-      {@render lane('Gain or loss', unitOf('gain', open.system))}
+      {@render lane('Gain or loss', unitOf('gain', system))}
       <path d={gain.plus} fill="#4c9a4f" />
       <path d={gain.minus} fill="url(#t-bare)" stroke="#d6401f" stroke-width="0.7" />
       <path d={`M${scale.left} ${gain.y0}H${width - scale.right}`} stroke="#16233a" />

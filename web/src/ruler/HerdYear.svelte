@@ -1,15 +1,23 @@
 <script lang="ts">
-  import type { GroupCurve } from '../api/client';
-  import { shortDay } from '../dates';
-  import { open } from '../plan.svelte';
-  import { figure, unitOf } from '../units';
+  import type { GroupCurve, PlanView, YearView } from '../api/client';
+  import { shortDay } from '../units/dates';
+  import { figure, unitOf, type System } from '../units/units';
   import { labelSpot, roundTicks, rulerScale, stack, stepBand, stepLine } from './scale';
 
   let {
+    year,
+    ghost: before,
+    farm,
+    system,
     chosenId,
     onchoose,
     onbirth,
   }: {
+    year: YearView;
+    /** The year to compare with, or null. */
+    ghost: YearView | null;
+    farm: PlanView['farm'];
+    system: System;
     chosenId: string | null;
     onchoose: (id: string) => void;
     /** Moves the births of a group by some days. */
@@ -25,8 +33,6 @@
   let measure = $state<Measure>('mass');
   let grabbed = $state<{ id: string; day: number; from: number } | null>(null);
 
-  const year = $derived(open.year);
-  const farm = $derived(open.view!.farm);
   const narrow = $derived(width < 700);
   const scale = $derived(rulerScale(width, year.days, narrow ? 92 : 184));
   const name = (id: string) => farm.groups.find((g) => g.id === id)?.name ?? 'new group';
@@ -38,15 +44,13 @@
         : g.needKg,
   );
   const total = $derived(sum(year.groups.map(asked)));
-  const ghost = $derived(
-    open.trial && open.ghost?.days === year.days ? sum(open.ghost.groups.map(asked)) : null,
-  );
+  const ghost = $derived(before?.days === year.days ? sum(before.groups.map(asked)) : null);
   const peak = $derived(Math.max(1, ...total, ...(ghost ?? [])) * 1.06);
   const y = $derived((v: number) => DEMAND - (v / peak) * (DEMAND - 12));
   const ticks = $derived(
-    roundTicks(measure === 'mass' && open.system === 'IMPERIAL' ? peak / 0.45359237 : peak, 3).map(
+    roundTicks(measure === 'mass' && system === 'IMPERIAL' ? peak / 0.45359237 : peak, 3).map(
       (t) => ({
-        at: measure === 'mass' && open.system === 'IMPERIAL' ? t * 0.45359237 : t,
+        at: measure === 'mass' && system === 'IMPERIAL' ? t * 0.45359237 : t,
         text: Math.round(t).toLocaleString('en-US'),
       }),
     ),
@@ -84,7 +88,7 @@
   );
   const unit = $derived(
     measure === 'mass'
-      ? `${unitOf('mass', open.system)} a day`
+      ? `${unitOf('mass', system)} a day`
       : measure === 'aud'
         ? 'animal units'
         : 'MJ a day',
@@ -108,7 +112,7 @@
   );
 
   function shownMass(v: number): number {
-    return measure === 'mass' && open.system === 'IMPERIAL' ? v / 0.45359237 : v;
+    return measure === 'mass' && system === 'IMPERIAL' ? v / 0.45359237 : v;
   }
   function sum(series: number[][]): number[] {
     const out = new Array<number>(year.days).fill(0);
@@ -310,8 +314,8 @@
         >horses left out: the tables hold no energy for them</span
       >{/if}
     {#if measure === 'aud'}<span
-        >one animal unit day is {figure(farm.audKg, 'mass', open.system)}
-        {unitOf('mass', open.system)} of dry matter</span
+        >one animal unit day is {figure(farm.audKg, 'mass', system)}
+        {unitOf('mass', system)} of dry matter</span
       >{/if}
   </p>
 </section>

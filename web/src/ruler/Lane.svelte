@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Closing, Field, FieldYear, HayCut, LotYear, Sowing, YearView } from '../api/client';
-  import { dayOf, isoOf, shortDate, shortDay } from '../dates';
-  import { amount, type System } from '../units';
+  import { dayOf, isoOf, shortDate, shortDay } from '../units/dates';
+  import { amount, type System } from '../units/units';
   import { plural } from '../words/year';
   import { runs, stepBand, type RulerScale } from './scale';
 

@@ -1,19 +1,29 @@
 <script lang="ts">
-  import { shortDate, shortDay } from '../dates';
-  import { open } from '../plan.svelte';
-  import { amount, figure, unitOf } from '../units';
+  import type { PlanView, YearView } from '../api/client';
+  import { shortDate, shortDay } from '../units/dates';
+  import { amount, figure, unitOf, type System } from '../units/units';
   import { plural } from '../words/year';
   import { rulerScale, runs, stepBand } from './scale';
 
-  let { chosenId, onchoose }: { chosenId: string | null; onchoose: (id: string) => void } =
-    $props();
+  let {
+    year,
+    farm,
+    system,
+    chosenId,
+    onchoose,
+  }: {
+    year: YearView;
+    farm: PlanView['farm'];
+    system: System;
+    chosenId: string | null;
+    onchoose: (id: string) => void;
+  } = $props();
 
   const LANE = 52;
   let width = $state(1280);
-  const year = $derived(open.year);
   const narrow = $derived(width < 700);
   const scale = $derived(rulerScale(width, year.days, narrow ? 92 : 184));
-  const reserveOf = (id: string) => open.view!.farm.lots.find((l) => l.id === id)?.reserve ?? null;
+  const reserveOf = (id: string) => farm.lots.find((l) => l.id === id)?.reserve ?? null;
   const most = $derived(
     Math.max(1, ...year.lots.map((l) => l.levelKg.reduce((a, b) => Math.max(a, b), 0))),
   );
@@ -50,7 +60,7 @@
   function unitsText(l: (typeof lots)[number]): string {
     const units = `${l.first.toLocaleString('en-US')} ${plural(l.unitName, l.first)}`;
     const kg = l.levelKg.reduce((a, b) => Math.max(a, b), 0);
-    const long = `${units}, ${figure(kg, 'bulk', open.system)} ${unitOf('bulk', open.system)}`;
+    const long = `${units}, ${figure(kg, 'bulk', system)} ${unitOf('bulk', system)}`;
     return narrow ? l.first.toLocaleString('en-US') : long.length > 26 ? units : long;
   }
   const percent = (share: number) => `${Math.round(share * 100)}%`;
@@ -135,7 +145,7 @@
       <i class="left"></i>left. In all {amount(
         lots.reduce((s, l) => s + l.lostInStoreKg + l.lostAtFeedingKg, 0),
         'bulk',
-        open.system,
+        system,
       )} are lost.
     </p>
   </section>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { YearView } from '../api/client';
-  import { dayOf, monthName, shortDay, today } from '../dates';
+  import { dayOf, monthName, shortDay, today } from '../units/dates';
   import type { RulerScale } from './scale';
 
   let { year, scale }: { year: YearView; scale: RulerScale } = $props();

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { YearView } from '../api/client';
-  import { amount, figure, shown, toSi, unitOf, type System } from '../units';
+  import { amount, figure, shown, toSi, unitOf, type System } from '../units/units';
   import { days } from '../words/year';
   import { labelSpot, roundTicks, stack, stepBand, stepLine, type RulerScale } from './scale';
 

@@ -1,16 +1,25 @@
 <script lang="ts">
-  import type { Field } from '../api/client';
-  import { shortDay } from '../dates';
-  import { open } from '../plan.svelte';
-  import { amount, figure, unitOf } from '../units';
+  import type { Field, Sowing, YearView } from '../api/client';
+  import { shortDay } from '../units/dates';
+  import { amount, figure, unitOf, type System } from '../units/units';
   import { rulerScale, stepBand } from './scale';
 
-  let { field }: { field: Field } = $props();
+  let {
+    field,
+    sowings,
+    year,
+    system,
+  }: {
+    field: Field;
+    /** Of the whole plan. */
+    sowings: Sowing[];
+    year: YearView;
+    system: System;
+  } = $props();
 
   const HEIGHT = 120;
   const WATER = 46;
   let width = $state(800);
-  const year = $derived(open.year);
   const result = $derived(year.fields.find((f) => f.id === field.id));
   const scale = $derived(rulerScale(width, year.days, 64));
   const top = $derived(
@@ -20,7 +29,7 @@
   const zero = $derived(new Array<number>(year.days).fill(0));
   const sown = $derived.by(() => {
     const total = new Array<number>(year.days).fill(0);
-    for (const s of open.view!.plan.sowings) {
+    for (const s of sowings) {
       const outcome = year.sowings.find((o) => o.sowingId === s.id);
       if (s.fieldId !== field.id || !outcome) continue;
       outcome.coverKgPerHa.forEach((kg, d) => (total[d] += kg));
@@ -41,8 +50,8 @@
   const percent = (value: number) => (value < 0 ? '' : String(value));
   const rows = $derived([
     {
-      name: `Cover, ${unitOf('massPerArea', open.system)}`,
-      of: (d: number) => figure(result!.coverKgPerHa[d], 'massPerArea', open.system),
+      name: `Cover, ${unitOf('massPerArea', system)}`,
+      of: (d: number) => figure(result!.coverKgPerHa[d], 'massPerArea', system),
     },
     { name: 'Soil water, %', of: (d: number) => String(result!.waterPercent[d]) },
     { name: 'Protein of it, %', of: (d: number) => percent(result!.proteinPercent[d]) },
@@ -50,17 +59,17 @@
     ...(result!.breakHa.length
       ? [
           {
-            name: `Break a day, ${unitOf('area', open.system)}`,
+            name: `Break a day, ${unitOf('area', system)}`,
             of: (d: number) =>
-              result!.breakHa[d] > 0 ? figure(result!.breakHa[d], 'area', open.system) : '',
+              result!.breakHa[d] > 0 ? figure(result!.breakHa[d], 'area', system) : '',
           },
         ]
       : []),
   ]);
   const summary = $derived(
     result
-      ? `Cover of ${field.name} through the year, at most ${amount(top, 'massPerArea', open.system)}. ` +
-          `Soil water is lowest on ${shortDay(year.start, driest)}, at ${result.waterPercent[driest]}% of ${amount(result.soilCapacityMm, 'water', open.system)}.`
+      ? `Cover of ${field.name} through the year, at most ${amount(top, 'massPerArea', system)}. ` +
+          `Soil water is lowest on ${shortDay(year.start, driest)}, at ${result.waterPercent[driest]}% of ${amount(result.soilCapacityMm, 'water', system)}.`
       : '',
   );
 </script>
@@ -90,9 +99,9 @@
       />
       <text x="60" y={y(result.residualKgPerHa) + 4} text-anchor="end" class="note">residual</text>
       <text x="60" y="10" text-anchor="end" class="figure"
-        >{figure(top, 'massPerArea', open.system)}</text
+        >{figure(top, 'massPerArea', system)}</text
       >
-      <text x="60" y="24" text-anchor="end" class="note">{unitOf('massPerArea', open.system)}</text>
+      <text x="60" y="24" text-anchor="end" class="note">{unitOf('massPerArea', system)}</text>
       <path
         d={stepBand(scale, zero, result.waterPercent, waterY)}
         fill="#dce7f7"
@@ -100,7 +109,7 @@
       />
       <text x="60" y={HEIGHT + 26} text-anchor="end" class="note">soil water</text>
       <text x="60" y={HEIGHT + 40} text-anchor="end" class="figure"
-        >{amount(result.soilCapacityMm, 'water', open.system)}</text
+        >{amount(result.soilCapacityMm, 'water', system)}</text
       >
     </svg>
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->

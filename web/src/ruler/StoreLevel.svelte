@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { YearView } from '../api/client';
-  import { shortDay } from '../dates';
-  import { amount, figure, unitOf, type System } from '../units';
+  import { shortDay } from '../units/dates';
+  import { amount, figure, unitOf, type System } from '../units/units';
   import { unitsLeft } from '../words/year';
   import { stack, stepBand, type RulerScale } from './scale';
 

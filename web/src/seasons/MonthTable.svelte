@@ -1,8 +1,10 @@
 <script lang="ts">
   import type { YearView } from '../api/client';
-  import { monthName, shortDay } from '../dates';
-  import { open } from '../plan.svelte';
-  import { figure, unitOf } from '../units';
+  import { monthName, shortDay } from '../units/dates';
+  import { thePlan } from '../plan/context';
+  import { figure, unitOf } from '../units/units';
+
+  const open = thePlan();
 
   let { year }: { year: YearView } = $props();
 

@@ -1,9 +1,11 @@
 <script lang="ts">
-  import { api, type WeatherRead } from '../api/client';
-  import { lastDay, longDate } from '../dates';
-  import { open } from '../plan.svelte';
+  import { type WeatherRead } from '../api/client';
+  import { lastDay, longDate } from '../units/dates';
+  import { thePlan } from '../plan/context';
   import { rowText } from '../words/refusals';
   import { plural } from '../words/year';
+
+  const open = thePlan();
 
   let name = $state('');
   let text = $state('');
@@ -21,14 +23,14 @@
     name = file.name.replace(/\.csv$/i, '').slice(0, 60);
     text = await file.text();
     try {
-      read = await api.previewWeather(open.view!.id, name, text);
+      read = await open.api.previewWeather(open.view!.id, name, text);
     } catch (e) {
       wrong = `${file.name}: ${open.explain(e)} Nothing was kept.`;
     }
   }
   async function keep() {
     try {
-      await api.addWeather(open.view!.id, name, text);
+      await open.api.addWeather(open.view!.id, name, text);
       read = null;
       await open.needRecords();
     } catch (e) {
@@ -36,7 +38,7 @@
     }
   }
   async function remove(id: string) {
-    await api.removeWeather(open.view!.id, id);
+    await open.api.removeWeather(open.view!.id, id);
     await open.needRecords();
     await open.look('normal');
   }

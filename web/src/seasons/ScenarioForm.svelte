@@ -1,12 +1,15 @@
 <script lang="ts">
   import type { Overlay, Scenario } from '../api/client';
-  import { endAfter, isoOf } from '../dates';
-  import Choice from '../forms/Choice.svelte';
-  import DateField from '../forms/DateField.svelte';
-  import NumberField from '../forms/NumberField.svelte';
-  import TextField from '../forms/TextField.svelte';
-  import { freshId, open } from '../plan.svelte';
+  import { endAfter, isoOf } from '../units/dates';
+  import Choice from '../form/Choice.svelte';
+  import DateField from '../form/DateField.svelte';
+  import NumberField from '../form/NumberField.svelte';
+  import TextField from '../form/TextField.svelte';
+  import { thePlan } from '../plan/context';
+  import { freshId } from '../plan/session.svelte';
   import { overlayText, seasonOptions } from './names';
+
+  const open = thePlan();
 
   const plan = $derived(open.view!.plan);
   const below = $derived(

@@ -1,6 +1,8 @@
 <script lang="ts">
-  import { open } from '../plan.svelte';
+  import { thePlan } from '../plan/context';
   import { seasonOptions } from './names';
+
+  const open = thePlan();
 
   const options = $derived(seasonOptions(open.view!.plan, open.records, open.season));
 </script>

@@ -1,6 +1,6 @@
 import type { Overlay, PlanView, WeatherRecord } from '../api/client';
-import { lastDay, longDate } from '../dates';
-import { figure, unitOf, type System } from '../units';
+import { lastDay, longDate } from '../units/dates';
+import { figure, unitOf, type System } from '../units/units';
 
 export interface SeasonOption {
   key: string;

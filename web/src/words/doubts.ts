@@ -1,5 +1,5 @@
 import type { Doubt } from '../api/client';
-import { figure, quantityOf, unitOf, type System } from '../units';
+import { figure, quantityOf, unitOf, type System } from '../units/units';
 
 /** What is hard to believe in a figure, and what is usual. */
 export function doubtText(doubt: Doubt, system: System): string {

@@ -1,6 +1,6 @@
 /** Members of the API in plain words and in the user's units. */
 import { STATED } from '../api/stated';
-import { figure, quantityOf, shown, unitOf, type System } from '../units';
+import { figure, quantityOf, shown, unitOf, type System } from '../units/units';
 
 /** Numbers and texts that a plan or a record states. */
 export type StatedName = keyof typeof STATED;

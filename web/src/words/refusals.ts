@@ -1,7 +1,7 @@
 /** What cannot be taken, in a sentence with what would be. One for every code the server can send. */
 import type { Problem, RefusalCode, RefusalValues, Role, RowProblem } from '../api/client';
-import { longDate } from '../dates';
-import { figure, quantityOf, shown, unitOf, type Quantity, type System } from '../units';
+import { longDate } from '../units/dates';
+import { figure, quantityOf, shown, unitOf, type Quantity, type System } from '../units/units';
 import { FIELD_NAMES } from './members';
 import { ROLES } from './roles';
 

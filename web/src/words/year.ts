@@ -1,7 +1,7 @@
 /** The year in sentences. The server sends codes and figures; their words are written here. */
 import type { Gap, Lever, LotYear, PlanView, Sowing, SowingOutcome, YearView } from '../api/client';
-import { longDate, longDay } from '../dates';
-import { amount, figure, type System } from '../units';
+import { longDate, longDay } from '../units/dates';
+import { amount, figure, type System } from '../units/units';
 
 type Farm = PlanView['farm'];
 

@@ -162,6 +162,51 @@ class EditorsTest {
   }
 
   @Test
+  void aChangeIsMadeInAnotherPlanTooAndWhatIsOtherwiseThereIsShownFirst() {
+    page.navigate(product.demo() + "/farm");
+    Hand.input(page, "Name of the copy").fill("Dry year");
+    button("Copy this plan").click();
+    assertThat(page).hasURL(Pattern.compile("/plan/dry-year"));
+    go("Land");
+    button("Church Field").click();
+    Hand.input(page, "Leave at (residual)").fill("1500");
+    Hand.input(page, "Area").fill("30");
+    button("Save field").click();
+    assertThat(page.getByText("Saved.")).isVisible();
+
+    page.navigate(product.demo() + "/land");
+    assertThat(page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("Dry year")))
+        .isVisible();
+    button("Church Field").click();
+    Hand.input(page, "Area").fill("25");
+    Locator also = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Also in"));
+    also.getByLabel("Dry year").check();
+    button("Save field").click();
+    Locator told = page.getByRole(AriaRole.DIALOG);
+    assertThat(told).containsText("Nothing is saved yet, here or there.");
+    assertThat(told.getByTestId("clashes")).containsText("Area, ac: yours 25.0, there 30.0");
+    button("Make it there too").click();
+    assertThat(page.getByText("Saved.")).isVisible();
+    assertThat(told).hasCount(0);
+    // Without a clash nothing is asked.
+    input("Note").fill("wet until May");
+    button("Save field").click();
+    assertThat(page.getByText("Saved.")).isVisible();
+
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Farm").setExact(true))
+        .click();
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Dry year")).click();
+    assertThat(page).hasURL(Pattern.compile("/plan/dry-year"));
+    go("Land");
+    button("Church Field").click();
+    assertThat(Hand.input(page, "Area")).hasValue("25");
+    assertThat(Hand.input(page, "Leave at (residual)")).hasValue("1500");
+    assertThat(input("Note")).hasValue("wet until May");
+    go("Changes");
+    assertThat(page.locator("main")).containsText("Changed field Church Field: note");
+  }
+
+  @Test
   void removingALotIsCountedAtOnce() {
     go("Store");
     button("Orchardgrass and clover").click();

@@ -1,0 +1,107 @@
+<script lang="ts">
+  import { push } from 'svelte-spa-router';
+  import { longDate } from '../units/dates';
+  import TextField from '../form/TextField.svelte';
+  import { thePlan } from '../plan/context';
+  import { signed } from '../people/signed.svelte';
+
+  const open = thePlan();
+
+  const mine = $derived(signed.plans.filter((p) => p.farm === open.view!.farmId));
+  const owner = $derived(open.view!.role === 'OWNER');
+  let name = $state('');
+  let sure = $state('');
+
+  async function copy() {
+    const done = await signed.attempt(async () => {
+      const { id } = await open.api.copy(open.view!.id, name);
+      await signed.refresh();
+      name = '';
+      await push(`/plan/${id}`);
+    });
+    if (!done) open.error = signed.error;
+  }
+  async function remove(id: string) {
+    const done = await signed.attempt(async () => {
+      await open.api.removePlan(id);
+      await signed.refresh();
+      sure = '';
+      if (id === open.view!.id) {
+        const next = signed.plans.find((p) => p.farm === open.view!.farmId)!;
+        await push(`/plan/${next.id}`);
+      }
+    });
+    if (!done) open.error = signed.error;
+  }
+</script>
+
+<section class="panel" aria-labelledby="plans-title">
+  <h2 id="plans-title">Plans of this farm</h2>
+  <p class="quiet">
+    Each plan holds its own land, herd and store, so that last year's stays as it was and a trial
+    year harms nothing. Under Land, Herd and Store, “Also in” makes a change in several at once.
+  </p>
+  <ul>
+    {#each mine as plan (plan.id)}
+      <li>
+        <a href={`#/plan/${plan.id}`} aria-current={plan.id === open.view!.id ? 'true' : undefined}
+          >{plan.planName}</a
+        >
+        <span class="quiet"
+          >from {longDate(plan.start)} {plan.start.slice(0, 4)}, change {plan.revision}</span
+        >
+        {#if owner && mine.length > 1}
+          {#if sure === plan.id}
+            <button class="btn plain remove" onclick={() => remove(plan.id)}
+              >Remove {plan.planName} with its history</button
+            >
+            <button class="btn plain" onclick={() => (sure = '')}>Keep it</button>
+          {:else}
+            <button class="btn plain" onclick={() => (sure = plan.id)}
+              >Remove<span class="visually-hidden"> plan {plan.planName}</span></button
+            >
+          {/if}
+        {/if}
+      </li>
+    {/each}
+  </ul>
+  {#if open.mayPlan}
+    <form
+      onsubmit={(e) => {
+        e.preventDefault();
+        void copy();
+      }}
+    >
+      <TextField label="Name of the copy" value={name} oninput={(v) => (name = v)} />
+      <button class="btn plain" disabled={name.trim() === ''}>Copy this plan</button>
+    </form>
+  {/if}
+</section>
+
+<style>
+  section {
+    margin: 1rem 20px 2rem;
+    padding: 1rem;
+  }
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.4rem 1rem;
+    align-items: center;
+    min-height: 44px;
+    border-bottom: 1px solid var(--line);
+  }
+  a[aria-current] {
+    font-weight: 700;
+  }
+  form {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.6rem;
+    align-items: end;
+    margin-top: 0.75rem;
+  }
+  .remove {
+    color: var(--bare-dark);
+  }
+</style>

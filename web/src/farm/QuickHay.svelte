@@ -1,0 +1,204 @@
+<script lang="ts">
+  import { push } from 'svelte-spa-router';
+  import { type QuickRequest, type QuickView } from '../api/client';
+  import Choice from '../form/Choice.svelte';
+  import DateField from '../form/DateField.svelte';
+  import NumberField from '../form/NumberField.svelte';
+  import { dayOf, today } from '../units/dates';
+  import { thePlan } from '../plan/context';
+  import { signed } from '../people/signed.svelte';
+  import { amount, type System } from '../units/units';
+  import { kindName, plural } from '../words/year';
+
+  const open = thePlan();
+
+  const imperial = /-US$|-LR$|-MM$/.test(navigator.language);
+  const year =
+    Number(today().slice(5, 7)) > 4 ? Number(today().slice(0, 4)) : Number(today().slice(0, 4)) - 1;
+  const catalogue = $derived(open.catalogue!);
+  let asked = $state<QuickRequest>({
+    farmName: 'Smallholding',
+    climateId: 'transition_humid',
+    units: imperial ? 'IMPERIAL' : 'METRIC',
+    currency: imperial ? 'USD' : 'EUR',
+    kind: 'beef/cow',
+    head: 10,
+    weightKg: 550,
+    from: `${year}-11-15`,
+    to: `${year + 1}-04-15`,
+    packageId: 'rb_150x120_net',
+    kgPerUnitAsFed: 365,
+    storageMethodId: 's_barn',
+    feedingMethodId: 'f_ring_open',
+  });
+  let answer = $state<QuickView | null>(null);
+  let wrong = $state('');
+  let number = 0;
+
+  const bales = $derived(
+    catalogue.packages.filter((p) => /round|square/.test(p.shape) && !/straw|stalk/.test(p.id)),
+  );
+  const losses = (stage: string) => catalogue.losses.filter((l) => l.stage === stage);
+  const system = $derived(asked.units as System);
+  const perHead = $derived(
+    answer && asked.head > 0 ? answer.eatenKg / answer.days / asked.head : 0,
+  );
+
+  $effect(() => {
+    const request = $state.snapshot(asked) as QuickRequest;
+    // the number fields read and write in the farm's units, also before there is a farm
+    open.system = request.units as System;
+    const mine = ++number;
+    open.api
+      .quickHay(request)
+      .then((a) => {
+        if (mine === number) {
+          answer = a;
+          wrong = '';
+        }
+      })
+      .catch((e) => {
+        if (mine === number) wrong = open.explain(e);
+      });
+  });
+  function setKind(id: string) {
+    const kind = catalogue.kinds.find((k) => k.id === id)!;
+    asked.kind = id;
+    asked.weightKg = kind.defaultWeightKg;
+  }
+  function setBale(id: string) {
+    const p = catalogue.packages.find((x) => x.id === id)!;
+    asked.packageId = id;
+    asked.kgPerUnitAsFed = p.typicalKg;
+    const wrapped = p.shape === 'wrapped_round';
+    asked.storageMethodId = wrapped ? 's_wrapped_sound' : 's_barn';
+    asked.feedingMethodId = p.shape === 'small_square' ? 'f_rack_small' : 'f_ring_open';
+  }
+  async function keep() {
+    const done = await signed.attempt(async () => {
+      const { plan } = await open.api.keepQuick($state.snapshot(asked) as QuickRequest);
+      await signed.refresh();
+      await push(`/plan/${plan}/store`);
+    });
+    wrong = done ? '' : signed.error;
+  }
+</script>
+
+<section class="panel form" aria-labelledby="quick-title" data-testid="quick-hay">
+  <h2 id="quick-title">How many bales?</h2>
+  <p class="answer" aria-live="polite" data-testid="quick-answer">
+    {#if wrong}<span class="wrong" role="alert">{wrong}</span>
+    {:else if answer}
+      <strong>{answer.units.toLocaleString('en-US')}</strong>
+      {plural(answer.unitName, answer.units)}
+    {/if}
+  </p>
+  {#if answer && !wrong}
+    <p class="quiet" data-testid="quick-lines">
+      {asked.head} head × {amount(perHead, 'weight', system)} of dry matter × {answer.days} days = {amount(
+        answer.eatenKg,
+        'mass',
+        system,
+      )}<br />
+      One bale puts {amount(answer.usableKg, 'weight', system)} into them, once store and feeding have
+      taken their part.
+    </p>
+  {/if}
+  <div class="input-grid">
+    <Choice
+      label="Animals"
+      value={asked.kind}
+      options={catalogue.kinds.map((k) => ({ id: k.id, name: kindName(k.id) }))}
+      onchange={setKind}
+    />
+    <NumberField
+      label="How many"
+      name="group.head"
+      value={asked.head}
+      onchange={(v) => v !== null && (asked.head = Math.round(v))}
+    />
+    <NumberField
+      name="group.weightKg"
+      value={asked.weightKg}
+      onchange={(v) => v !== null && (asked.weightKg = v)}
+    />
+    <DateField label="Hay from" value={asked.from} onchange={(v) => v && (asked.from = v)} />
+    <DateField label="To, last day" value={asked.to} onchange={(v) => v && (asked.to = v)} />
+    <Choice
+      label="Bales"
+      value={asked.packageId}
+      options={bales.map((p) => ({ id: p.id, name: p.name }))}
+      onchange={setBale}
+    />
+    <NumberField
+      label="Weight of a bale, as fed"
+      name="lot.kgPerUnitAsFed"
+      value={asked.kgPerUnitAsFed}
+      onchange={(v) => v !== null && (asked.kgPerUnitAsFed = v)}
+    />
+    <Choice
+      label="Shown in"
+      value={asked.units}
+      options={[
+        { id: 'METRIC', name: 'metric' },
+        { id: 'IMPERIAL', name: 'imperial' },
+      ]}
+      onchange={(v) => (asked.units = v as QuickRequest['units'])}
+    />
+  </div>
+  <details>
+    <summary>Place, store and feeding</summary>
+    <div class="input-grid">
+      <Choice
+        label="Nearest climate"
+        value={asked.climateId}
+        options={catalogue.climates}
+        onchange={(v) => (asked.climateId = v)}
+      />
+      <Choice
+        label="Stored"
+        value={asked.storageMethodId}
+        options={losses('STORAGE')}
+        onchange={(v) => (asked.storageMethodId = v)}
+      />
+      <Choice
+        label="Fed"
+        value={asked.feedingMethodId}
+        options={losses('FEEDING')}
+        onchange={(v) => (asked.feedingMethodId = v)}
+      />
+    </div>
+  </details>
+  {#if !signed.who?.visitor}
+    <button class="btn plain" disabled={wrong !== ''} onclick={keep}>Keep it as a farm</button>
+  {/if}
+  <p class="quiet fine">
+    Dry matter is feed less its water. Animals count as dry, by the tables' intake of their class;
+    {dayOf(asked.from, asked.to) > 0 ? '' : 'the last day must lie after the first; '}births,
+    grazing and a season's weather come with a plan.
+  </p>
+</section>
+
+<style>
+  .answer {
+    font-size: 1.2rem;
+    min-height: 2.6rem;
+  }
+  .answer strong {
+    font-size: 2.2rem;
+    font-family: var(--mono);
+  }
+  .wrong {
+    color: var(--bare-dark);
+    font-weight: 600;
+    font-size: 1rem;
+  }
+  summary {
+    cursor: pointer;
+    font-weight: 600;
+    padding: 0.5rem 0;
+  }
+  button {
+    margin-top: 0.8rem;
+  }
+</style>

@@ -1,0 +1,298 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { type Edit, type Lever } from '../api/client';
+  import DateField from '../form/DateField.svelte';
+  import NumberField from '../form/NumberField.svelte';
+  import { lastDay, longDay, shortDate, today } from '../units/dates';
+  import { thePlan } from '../plan/context';
+  import { amount } from '../units/units';
+  import { days, leverTitle, storeGaps, verdict } from '../words/year';
+
+  const open = thePlan();
+
+  let { ondone }: { ondone: () => void } = $props();
+
+  let levers = $state<Lever[]>([]);
+  let looking = $state(true);
+  let chosen = $state<Lever | null>(null);
+  let buyDate = $state(open.view!.plan.year.start);
+  const stored = $derived(open.view!.year);
+  const gap = $derived(storeGaps(stored)[0]);
+  const farm = $derived(open.view!.farm);
+  /** Hay to buy first: it is the yardstick that the others are held against. */
+  const ordered = $derived([
+    ...levers.filter((l) => l.kind === 'BUY_HAY'),
+    ...levers.filter((l) => l.kind === 'STOCKPILE'),
+  ]);
+  const leverKey = (l: Lever) => l.edits[0].putClosing?.id ?? l.edits[0].putPurchase?.id ?? '';
+  const after = $derived(open.trial ? verdict(open.trial, open.system) : null);
+  const bareAfter = $derived(open.trial?.total.bareKg ?? 0);
+
+  onMount(() => {
+    look();
+    return () => open.dropTrial();
+  });
+
+  async function look() {
+    looking = true;
+    chosen = null;
+    open.dropTrial();
+    try {
+      const at = stored.gaps.indexOf(gap);
+      levers = gap ? await open.api.levers(open.view!.id, at, buyDate, null) : [];
+    } catch (e) {
+      open.error = open.explain(e);
+    }
+    looking = false;
+  }
+
+  function choose(lever: Lever) {
+    chosen = $state.snapshot(lever) as Lever;
+    tryChosen();
+  }
+  function tryChosen() {
+    if (chosen) open.tryOut($state.snapshot(chosen).edits as Edit[]);
+  }
+  async function apply() {
+    if (!chosen) return;
+    if (await open.edit($state.snapshot(chosen).edits as Edit[])) {
+      if (storeGaps(open.view!.year).length === 0) ondone();
+      else await look();
+    }
+  }
+  function setUnits(units: number) {
+    if (chosen?.edits[0].putPurchase)
+      chosen.edits[0].putPurchase.lot.units = Math.max(1, Math.round(units));
+    tryChosen();
+  }
+  function setDate(which: 'fromInclusive' | 'toExclusive', iso: string) {
+    const closing = chosen?.edits[0].putClosing;
+    if (!closing) return;
+    closing[which] = iso;
+    if (closing.grazeUntilExclusive && closing.grazeUntilExclusive <= closing.toExclusive) {
+      closing.grazeUntilExclusive = null; // opened past its use-by day: it may be eaten to the end
+    }
+    tryChosen();
+  }
+  async function moveBuying(iso: string) {
+    buyDate = iso;
+    await look();
+    const hay = levers.find((l) => l.kind === 'BUY_HAY');
+    if (hay) choose(hay);
+  }
+</script>
+
+<section class="panel" aria-labelledby="close-title" data-testid="close-gap">
+  <div class="head">
+    <h2 id="close-title">
+      {#if gap}Ways to close the gap from {longDay(stored.start, gap.firstDay)} to {longDay(
+          stored.start,
+          gap.lastDay,
+        )}{:else}No gap is left{/if}
+    </h2>
+    <button class="btn plain" onclick={ondone}>Close</button>
+  </div>
+  {#if looking}
+    <p role="status">Trying each way on the whole year.</p>
+  {:else if gap}
+    <div class="columns">
+      <div class="list">
+        <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+        <div class="scroll" tabindex="0" role="region" aria-label="Ways">
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">Way</th>
+                <th scope="col">Decide by</th>
+                <th scope="col" class="number">Brings</th>
+                <th scope="col" class="number">Still bare</th>
+                <th scope="col" class="number">Cost</th>
+              </tr>
+            </thead>
+            <tbody>
+              {#each ordered as lever (leverKey(lever))}
+                <tr class:chosen={chosen && leverKey(chosen) === leverKey(lever)}>
+                  <th scope="row">
+                    <button class="btn plain way" onclick={() => choose(lever)}
+                      >{leverTitle(lever, farm)}</button
+                    >
+                  </th>
+                  <td class="date"
+                    >{shortDate(lever.decideBy)}{lever.decideBy < today() ? ', passed' : ''}</td
+                  >
+                  <td class="number">{amount(lever.bringsKg, 'bulk', open.system)}</td>
+                  <td class="number">{days(lever.bareDaysAfter)}</td>
+                  <td class="number"
+                    >{lever.cost === null
+                      ? 'no price'
+                      : lever.cost === 0
+                        ? 'fence'
+                        : `${farm.currency} ${Math.round(lever.cost).toLocaleString('en-US')}`}</td
+                  >
+                </tr>
+              {/each}
+            </tbody>
+          </table>
+        </div>
+        <p class="quiet">
+          Brings: how much less is bare over the year, in a normal season. A shut field leans on the
+          others meanwhile; that is counted.
+        </p>
+      </div>
+      <div class="trial" aria-live="polite">
+        {#if chosen}
+          <h3>
+            {leverTitle(chosen, farm)}{#if chosen.edits[0].putClosing}, eaten in strips from {shortDate(
+                chosen.edits[0].putClosing.toExclusive,
+              )}{#if chosen.edits[0].putClosing.grazeUntilExclusive}{` to ${shortDate(
+                  lastDay(chosen.edits[0].putClosing.grazeUntilExclusive),
+                )}`}{/if}{/if}
+          </h3>
+          <div class="inputs">
+            {#if chosen.edits[0].putClosing}
+              <DateField
+                label="Shut from"
+                value={chosen.edits[0].putClosing.fromInclusive}
+                onchange={(v) => v && setDate('fromInclusive', v)}
+              />
+              <DateField
+                label="Open on"
+                value={chosen.edits[0].putClosing.toExclusive}
+                onchange={(v) => v && setDate('toExclusive', v)}
+              />
+            {:else if chosen.edits[0].putPurchase}
+              <NumberField
+                label="Bales"
+                quantity="count"
+                value={chosen.edits[0].putPurchase.lot.units}
+                onchange={(v) => v !== null && setUnits(v)}
+              />
+              <DateField label="There on" value={buyDate} onchange={(v) => v && moveBuying(v)} />
+            {/if}
+          </div>
+          {#if open.trialError}
+            <p class="wrong" role="alert">{open.trialError}</p>
+          {:else if after && open.trial}
+            <table class="compare" data-testid="compare">
+              <thead>
+                <tr>
+                  <th scope="col">Over the year</th><th scope="col" class="number">Before</th><th
+                    scope="col"
+                    class="number">After</th
+                  ></tr
+                >
+              </thead>
+              <tbody>
+                <tr>
+                  <th scope="row">Bare</th>
+                  <td class="number">{amount(stored.total.bareKg, 'bulk', open.system)}</td>
+                  <td class="number">{amount(bareAfter, 'bulk', open.system)}</td>
+                </tr>
+                <tr>
+                  <th scope="row">Bare days</th>
+                  <td class="number">{storeGaps(stored).reduce((n, g) => n + g.shortDays, 0)}</td>
+                  <td class="number"
+                    >{storeGaps(open.trial).reduce((n, g) => n + g.shortDays, 0)}</td
+                  >
+                </tr>
+                <tr>
+                  <th scope="row">Stored feed eaten</th>
+                  <td class="number"
+                    >{amount(
+                      stored.total.putByKg + stored.total.boughtInKg,
+                      'bulk',
+                      open.system,
+                    )}</td
+                  >
+                  <td class="number"
+                    >{amount(
+                      open.trial.total.putByKg + open.trial.total.boughtInKg,
+                      'bulk',
+                      open.system,
+                    )}</td
+                  >
+                </tr>
+                <tr>
+                  <th scope="row">Standing feed eaten</th>
+                  <td class="number">{amount(stored.total.standingKg, 'bulk', open.system)}</td>
+                  <td class="number">{amount(open.trial.total.standingKg, 'bulk', open.system)}</td>
+                </tr>
+              </tbody>
+            </table>
+            <p>
+              {after.headline}
+              <span class="quiet"
+                >{after.closed
+                  ? ''
+                  : days(storeGaps(open.trial).reduce((n, g) => n + g.shortDays, 0)) +
+                    ' bare.'}</span
+              >
+            </p>
+          {/if}
+          <button class="btn preset-filled-primary-500" onclick={apply}>Put it in the plan</button>
+        {:else}
+          <p>
+            Choose a way to see the year before and after. Nothing changes until you put it in the
+            plan.
+          </p>
+        {/if}
+      </div>
+    </div>
+  {/if}
+</section>
+
+<style>
+  section {
+    margin: 0 20px 0.75rem;
+    padding: 0.75rem 1rem;
+    border: 2px solid var(--cobalt);
+  }
+  .head {
+    display: flex;
+    justify-content: space-between;
+    align-items: center;
+    gap: 1rem;
+  }
+  .columns {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 34rem), 1fr));
+    gap: 1.5rem;
+  }
+  .scroll {
+    max-height: 15.5rem;
+    overflow: auto;
+  }
+  table {
+    width: 100%;
+  }
+  td,
+  th {
+    padding: 0.2rem 0.5rem;
+    border-bottom: 1px solid var(--line);
+  }
+  .way {
+    text-align: left;
+    white-space: normal;
+    justify-content: flex-start;
+    width: 100%;
+  }
+  .date {
+    white-space: nowrap;
+  }
+  .chosen {
+    background: var(--frost);
+  }
+  .inputs {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 0.75rem;
+    margin: 0.4rem 0;
+  }
+  .compare {
+    margin: 0.4rem 0;
+  }
+  .wrong {
+    color: var(--bare-dark);
+    font-weight: 600;
+  }
+</style>

@@ -1,0 +1,67 @@
+<script lang="ts">
+  import type { YearView } from '../api/client';
+  import { longDay } from '../units/dates';
+  import { thePlan } from '../plan/context';
+  import { amount } from '../units/units';
+  import { causes, days } from '../words/year';
+
+  const open = thePlan();
+
+  let { year, onclose }: { year: YearView; onclose: () => void } = $props();
+  const farm = $derived(open.view!.farm);
+  const kinds = { STORE: 'Store gap', GRAZING: 'Grazing gap' };
+  const meanings = {
+    STORE: 'Nothing is left to feed',
+    GRAZING: 'Stored feed must be fed',
+  };
+</script>
+
+<section aria-labelledby="gaps" data-testid="gaps">
+  <h2 id="gaps">Gaps</h2>
+  {#if year.gaps.length === 0}
+    <p>No gap: the grass carries the herd all year.</p>
+  {/if}
+  {#each year.gaps as gap (gap.kind + gap.firstDay)}
+    <article class={['panel', gap.kind === 'STORE' && 'store']}>
+      <h3>
+        {kinds[gap.kind]}, {longDay(year.start, gap.firstDay)} to {longDay(year.start, gap.lastDay)}
+      </h3>
+      <p>
+        {meanings[gap.kind]} on {days(gap.shortDays)}:
+        <strong>{amount(gap.shortKg, 'bulk', open.system)}</strong> of dry matter,
+        {Math.round(gap.animalUnitDays).toLocaleString('en-US')} animal unit days. Deepest on {longDay(
+          year.start,
+          gap.deepestDay,
+        )}, {amount(gap.deepestKg, 'mass', open.system)} that day.
+      </p>
+      <ul>
+        {#each causes(gap, farm, year, open.system) as cause (cause)}<li>{cause}</li>{/each}
+      </ul>
+      <p class="quiet">
+        {gap.groups
+          .map(
+            (g) =>
+              `${farm.groups.find((x) => x.id === g.groupId)?.name ?? g.groupId} ${amount(g.shortKg, 'bulk', open.system)}`,
+          )
+          .join(', ')}
+      </p>
+      {#if gap.kind === 'STORE'}
+        <button class="btn plain" onclick={onclose}>Ways to close it</button>
+      {/if}
+    </article>
+  {/each}
+</section>
+
+<style>
+  article {
+    padding: 0.75rem 1rem;
+    margin-top: 0.6rem;
+  }
+  .store {
+    border-left: 4px solid var(--bare);
+  }
+  ul {
+    list-style: disc;
+    padding-left: 1.2rem;
+  }
+</style>

@@ -1,0 +1,154 @@
+<script lang="ts">
+  import { onDestroy, untrack } from 'svelte';
+  import type { AnimalGroup, FeedStep } from '../api/client';
+  import { Draft } from '../form/draft.svelte';
+  import ChangesForm from './ChangesForm.svelte';
+  import GroupForm from './GroupForm.svelte';
+  import ItemList from '../form/ItemList.svelte';
+  import KeepingForm from './KeepingForm.svelte';
+  import SaveBar from '../form/SaveBar.svelte';
+  import StepsForm from './StepsForm.svelte';
+  import { usualGroup, usualSteps } from './usual';
+  import { movedMonthDay } from '../units/dates';
+  import { thePlan } from '../plan/context';
+  import { freshId } from '../plan/session.svelte';
+  import MiniYear from '../plan/MiniYear.svelte';
+  import HerdYear from '../ruler/HerdYear.svelte';
+  import Condition from './Condition.svelte';
+  import DietYear from './DietYear.svelte';
+  import HerdWater from './HerdWater.svelte';
+  import NeedLess from './NeedLess.svelte';
+  import { amount } from '../units/units';
+
+  const open = thePlan();
+
+  interface Mob {
+    id: string;
+    group: AnimalGroup;
+    steps: FeedStep[];
+  }
+  const draft = new Draft<Mob>(
+    (mob) => [{ putGroup: mob.group }, { setFeeding: { groupId: mob.group.id, steps: mob.steps } }],
+    (id) => mob(groups.some((g) => g.id === id) ? id! : groups[0]?.id),
+  );
+  const groups = $derived(open.view!.farm.groups);
+  const items = $derived(
+    groups.map((g) => {
+      const need = open.year.groups.find((c) => c.id === g.id)?.needKg ?? [];
+      return {
+        id: g.id,
+        name: g.name,
+        figure: `${g.head} head`,
+        doubtful: open.view!.year.doubts.some((d) => d.subjectId === g.id),
+        note: `${amount(g.weightKg, 'weight', open.system)} each, needs ${amount(
+          need.reduce((s, n) => s + n, 0),
+          'bulk',
+          open.system,
+        )} in the year`,
+      };
+    }),
+  );
+  const known = $derived(groups.some((g) => g.id === draft.item?.id));
+
+  untrack(() => choose(groups[0]?.id));
+  $effect(() => {
+    void open.view?.revision;
+    untrack(() => draft.refresh());
+  });
+  onDestroy(open.shows('GROUPS'));
+  onDestroy(() => open.dropTrial());
+
+  function mob(id: string | undefined): Mob | null {
+    const group = groups.find((g) => g.id === id);
+    return group
+      ? { id: group.id, group, steps: open.view!.plan.steps.filter((s) => s.groupId === id) }
+      : null;
+  }
+  function choose(id: string | undefined) {
+    draft.choose(mob(id));
+  }
+  function add() {
+    const id = freshId(
+      'group',
+      groups.map((g) => g.id),
+    );
+    draft.choose(
+      {
+        id,
+        group: usualGroup(open, id, `Group ${groups.length + 1}`, 'beef/cow', 10),
+        steps: usualSteps(id),
+      },
+      true,
+    );
+  }
+  /** Births move with weaning and leaving behind them: young keep their age. */
+  function moveBirth(id: string, days: number) {
+    const group = draft.item?.id === id ? draft.item.group : null;
+    if (!group?.birthStart) return;
+    const moved = (day: string | null) => (day ? movedMonthDay(day, days) : null);
+    draft.set('group', {
+      ...($state.snapshot(group) as AnimalGroup),
+      birthStart: moved(group.birthStart),
+      weaning: moved(group.weaning),
+      youngLeave: moved(group.youngLeave),
+    });
+  }
+  async function remove(also: string[]) {
+    const edits = [{ removeGroup: draft.item!.id }];
+    if (await open.edit(edits, undefined, also)) draft.discard();
+  }
+</script>
+
+<MiniYear />
+{#if groups.length || draft.item}
+  <HerdYear
+    year={open.year}
+    ghost={open.trial ? open.ghost : null}
+    farm={open.view!.farm}
+    system={open.system}
+    chosenId={draft.item?.id ?? null}
+    onchoose={(id) => draft.item?.id !== id && choose(id)}
+    onbirth={moveBirth}
+  />
+{/if}
+<div class="editor">
+  <ItemList
+    title="Herd"
+    {items}
+    chosenId={draft.item?.id ?? null}
+    onchoose={choose}
+    addLabel="Add group"
+    onadd={add}
+  />
+  {#if draft.item}
+    <section aria-label="Group" class="panel form">
+      <GroupForm group={draft.item.group} onchange={(group) => draft.set('group', group)} />
+      <KeepingForm group={draft.item.group} onchange={(group) => draft.set('group', group)} />
+      <ChangesForm group={draft.item.group} onchange={(group) => draft.set('group', group)} />
+      <StepsForm
+        groupId={draft.item.id}
+        steps={draft.item.steps}
+        onchange={(steps) => draft.set('steps', steps)}
+      />
+      <SaveBar
+        what="group"
+        changed={draft.changed}
+        onsave={(also) => draft.save(also)}
+        ondiscard={() => draft.discard()}
+        onremove={known ? remove : null}
+      />
+      <DietYear group={draft.item.group} />
+      {#if known}<Condition group={draft.item.group} />{/if}
+      {#if known && !draft.changed}<NeedLess group={draft.item.group} />{/if}
+    </section>
+  {:else}
+    <p class="panel form">No animals yet. Add a group to see what it needs.</p>
+  {/if}
+</div>
+<div class="below"><HerdWater /></div>
+
+<style>
+  .below {
+    padding: 0 20px 2rem;
+  }
+</style>

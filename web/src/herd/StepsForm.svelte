@@ -1,0 +1,167 @@
+<script lang="ts">
+  import type { FeedStep } from '../api/client';
+  import { endAfter, lastDay } from '../units/dates';
+  import { thePlan } from '../plan/context';
+  import { freshId } from '../plan/session.svelte';
+  import Choice from '../form/Choice.svelte';
+  import DateField from '../form/DateField.svelte';
+  import NumberField from '../form/NumberField.svelte';
+
+  const open = thePlan();
+
+  let {
+    groupId,
+    steps,
+    onchange,
+  }: { groupId: string; steps: FeedStep[]; onchange: (steps: FeedStep[]) => void } = $props();
+
+  const view = $derived(open.view!);
+  const lots = $derived([
+    ...view.farm.lots,
+    ...view.plan.cuts.map((c) => c.lot),
+    ...view.plan.purchases.map((p) => p.lot),
+  ]);
+  const sources = $derived({ GRAZE: view.farm.fields, STORE: lots });
+
+  function put(i: number, change: Partial<FeedStep>) {
+    onchange(steps.map((s, n) => (n === i ? { ...s, ...change } : s)));
+  }
+  function move(i: number, by: number) {
+    const next = [...steps];
+    const [step] = next.splice(i, 1);
+    next.splice(i + by, 0, step);
+    onchange(next);
+  }
+  function toggle(i: number, id: string, on: boolean) {
+    const ids = steps[i].sourceIds.filter((s) => s !== id);
+    put(i, { sourceIds: on ? [...ids, id] : ids });
+  }
+  function add(kind: FeedStep['kind']) {
+    const taken = [...view.plan.steps, ...steps].map((s) => s.id);
+    onchange([
+      ...steps,
+      {
+        id: freshId(`${groupId}-${kind.toLowerCase()}`, taken),
+        groupId,
+        kind,
+        sourceIds: [],
+        fromInclusive: null,
+        toExclusive: null,
+        mostShare: null,
+      },
+    ]);
+  }
+</script>
+
+<section aria-label="Order of feeds">
+  <h2>Order of feeds</h2>
+  <p class="quiet">
+    Each day the first step that is open feeds the group, then the next, until its need is met.
+  </p>
+  <ol>
+    {#each steps as step, i (step.id)}
+      <li>
+        <div class="row">
+          <Choice
+            label={`Step ${i + 1}`}
+            value={step.kind}
+            options={[
+              { id: 'GRAZE', name: 'Graze' },
+              { id: 'STORE', name: 'Feed from store' },
+            ]}
+            onchange={(v) => put(i, { kind: v as FeedStep['kind'], sourceIds: [] })}
+          />
+          <DateField
+            label="From"
+            value={step.fromInclusive}
+            onchange={(v) => put(i, { fromInclusive: v })}
+          />
+          <DateField
+            label="To, last day"
+            value={step.toExclusive ? lastDay(step.toExclusive) : null}
+            onchange={(v) => put(i, { toExclusive: v ? endAfter(v) : null })}
+          />
+          <span class="most">
+            <NumberField
+              name="step.mostShare"
+              placeholder="all"
+              value={step.mostShare}
+              onchange={(v) => put(i, { mostShare: v })}
+            />
+          </span>
+          <span class="buttons">
+            <button class="btn plain" disabled={i === 0} onclick={() => move(i, -1)}
+              >Earlier<span class="visually-hidden"> step {i + 1}</span></button
+            >
+            <button class="btn plain" disabled={i === steps.length - 1} onclick={() => move(i, 1)}
+              >Later<span class="visually-hidden"> step {i + 1}</span></button
+            >
+            <button
+              class="btn plain"
+              onclick={() => onchange(steps.filter((s) => s.id !== step.id))}
+              >Drop<span class="visually-hidden"> step {i + 1}</span></button
+            >
+          </span>
+        </div>
+        <div class="sources">
+          {#each sources[step.kind] as source (source.id)}
+            <label>
+              <input
+                type="checkbox"
+                class="checkbox"
+                checked={step.sourceIds.includes(source.id)}
+                onchange={(e) => toggle(i, source.id, e.currentTarget.checked)}
+              />
+              {source.name}
+            </label>
+          {/each}
+          {#if step.sourceIds.length === 0}<span class="quiet"
+              >None ticked: {step.kind === 'STORE' ? 'the whole store' : 'every field'}, also what
+              is added later{step.kind === 'STORE'
+                ? '. The poorest that is good enough goes first, the best to whom needs it.'
+                : '.'}</span
+            >{/if}
+        </div>
+      </li>
+    {/each}
+  </ol>
+  <button class="btn plain" onclick={() => add('GRAZE')}>Add grazing</button>
+  <button class="btn plain" onclick={() => add('STORE')}>Add stored feed</button>
+</section>
+
+<style>
+  section {
+    margin-top: 1.25rem;
+    border-top: 1px solid var(--line);
+    padding-top: 0.75rem;
+  }
+  li {
+    border: 1px solid var(--line);
+    padding: 0.6rem;
+    margin: 0.5rem 0;
+  }
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.6rem;
+    align-items: end;
+  }
+  .most {
+    width: 8.5rem;
+  }
+  .buttons {
+    display: flex;
+    gap: 0.3rem;
+  }
+  .sources {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.2rem 1rem;
+    margin-top: 0.5rem;
+  }
+  .sources label {
+    display: flex;
+    gap: 0.35rem;
+    align-items: center;
+  }
+</style>

@@ -1,0 +1,362 @@
+import {
+  apiIn,
+  Refusal,
+  type Also,
+  type Api,
+  type Catalogue,
+  type Doubt,
+  type Edit,
+  type EditRequest,
+  type Part,
+  type PlanView,
+  type Problem,
+  type Seen,
+  type WeatherRecord,
+  type YearView,
+} from '../api/client';
+import { write } from './outbox';
+import { problemText } from '../words/refusals';
+import type { System } from '../units/units';
+
+/**
+ * Edits of mine that were made on a plan which somebody changed meanwhile, or that clash with what
+ * another plan of the farm holds.
+ */
+export interface Conflict {
+  request: EditRequest;
+  problem: Problem;
+}
+
+const CONFLICTS = ['stale_revision', 'clashes_elsewhere'];
+
+/**
+ * A plan that is open: what is stored, what is being tried out, and what stood before the last edit.
+ * Several may stand beside each other, each in its season.
+ */
+export class PlanSession {
+  view = $state<PlanView | null>(null);
+  catalogue = $state<Catalogue | null>(null);
+  trial = $state<YearView | null>(null);
+  before = $state<YearView | null>(null);
+  error = $state('');
+  trialProblem = $state<Problem | null>(null);
+  conflict = $state<Conflict | null>(null);
+  system = $state<System>('METRIC');
+  /** Key of the season that the whole product is looked at in. */
+  season = $state('normal');
+  records = $state<WeatherRecord[]>([]);
+  /** The season that years are asked for in; it shows once the answer is there. */
+  private readonly looking = $state({ season: 'normal' });
+  /** Calls about this plan, in its season. */
+  readonly api: Api = apiIn(this.looking);
+  /** Parts of a tried year that the screen shows; null for all. */
+  private parts: Part[] | null = null;
+  private trialNumber = 0;
+  private trying = false;
+  private next: Edit[] | null = null;
+  private settle: ((taken: boolean) => void) | null = null;
+  private queue: Promise<boolean> = Promise.resolve(true);
+
+  /** The year to draw: the one tried out while there is one. */
+  get year(): YearView {
+    return this.trial ?? this.view!.year;
+  }
+
+  /** The year to compare with: the stored one during a trial, else the one before the last edit. */
+  get ghost(): YearView | null {
+    return this.trial ? this.view!.year : this.before;
+  }
+
+  /** What can stand on a field: the keeper's own first, then the product's. */
+  get forages(): Catalogue['forages'] {
+    return [...(this.view?.ownForages ?? []), ...(this.catalogue?.forages ?? [])];
+  }
+
+  /** True for whoever may write down what was seen: all but readers. */
+  get mayWrite(): boolean {
+    return this.view?.role !== 'READER';
+  }
+
+  get mayPlan(): boolean {
+    return this.view?.role === 'OWNER' || this.view?.role === 'PLANNER';
+  }
+
+  get trialError(): string {
+    return this.trialProblem ? problemText(this.trialProblem, this.system) : '';
+  }
+
+  /** What is wrong with one input of what is being tried out. */
+  wrong(field: string): string {
+    return this.trialProblem?.field === field ? this.trialError : '';
+  }
+
+  /** What is hard to believe in one input of a field, group or lot. */
+  doubt(subjectId: string, field: string): Doubt | undefined {
+    return this.year.doubts.find((d) => d.subjectId === subjectId && d.field === field);
+  }
+
+  async needCatalogue() {
+    this.catalogue ??= await this.api.catalogue();
+  }
+
+  async open(id: string) {
+    try {
+      await this.needCatalogue();
+      this.season = this.looking.season = 'normal';
+      this.show(await this.api.plan(id));
+      this.before = null;
+      this.system = this.view!.farm.units;
+      void this.needRecords();
+    } catch (e) {
+      this.close();
+      this.error = this.explain(e);
+    }
+  }
+
+  close() {
+    this.settled(false);
+    this.queue = Promise.resolve(true);
+    this.dropTrial();
+    this.view = null;
+    this.records = [];
+    this.before = null;
+    this.conflict = null;
+    this.error = '';
+  }
+
+  /** Takes over what is stored now. */
+  private show(view: PlanView) {
+    this.dropTrial();
+    this.before = this.view?.id === view.id ? this.view.year : null;
+    this.view = view;
+    this.season = this.looking.season = view.year.season;
+    this.error = '';
+  }
+
+  /** Takes over a plan that another call has stored. */
+  took(view: PlanView) {
+    this.show(view);
+  }
+
+  /** Looks at the same plan in another season; nothing of the plan changes. */
+  async look(season: string) {
+    const was = this.looking.season;
+    this.looking.season = season;
+    try {
+      this.show(await this.api.plan(this.view!.id));
+      this.before = null;
+    } catch (e) {
+      this.looking.season = was;
+      this.error = this.explain(e);
+    }
+  }
+
+  /** The farm's recorded weather, for the season switch. */
+  async needRecords() {
+    const id = this.view!.id;
+    try {
+      const records = await this.api.weather(id);
+      if (this.view?.id === id) this.records = records;
+    } catch (e) {
+      this.error = this.explain(e);
+    }
+  }
+
+  /**
+   * Stores edits as one revision. True when they were taken, perhaps on top of somebody else's.
+   * Edits of one person are sent one after the other, each on what the one before it left, so that
+   * nobody conflicts with themselves. What was typed on an older revision says so, else it would
+   * quietly bring back what an undo took.
+   */
+  edit(edits: Edit[], revision?: number, also: string[] = []): Promise<boolean> {
+    const alsoIn = also.map((plan) => ({ plan, onTopOf: null }));
+    const sent = this.queue.then(() =>
+      this.send({ revision: revision ?? this.view!.revision, onTopOf: null, edits, alsoIn }),
+    );
+    this.queue = sent.catch(() => false);
+    return sent;
+  }
+
+  private async send(request: EditRequest): Promise<boolean> {
+    try {
+      this.show(await this.api.edit(this.view!.id, request));
+      return true;
+    } catch (e) {
+      if (e instanceof Refusal && CONFLICTS.includes(e.problem.code)) {
+        this.conflict = { request, problem: e.problem };
+        return new Promise((settle) => (this.settle = settle));
+      }
+      this.error = this.explain(e);
+      return false;
+    }
+  }
+
+  /** Writes down what was seen or done. No edit of anybody can make it stale. */
+  async write(seen: Seen[]): Promise<boolean> {
+    try {
+      this.show(await write(this.api, this.view!.id, seen));
+      return true;
+    } catch (e) {
+      this.error = this.explain(e);
+      return false;
+    }
+  }
+
+  /** Puts mine on top of what I was told; told again when the plan has moved on once more. */
+  async putOnTop() {
+    const { request, problem } = this.conflict!;
+    await this.again({ ...request, onTopOf: problem.revision! });
+  }
+
+  /** Puts mine also over what other plans hold; those that cannot take it are left out. */
+  async overThere() {
+    const { request, problem } = this.conflict!;
+    const against = problem.against!;
+    const told = (also: Also) => against.find((a) => a.plan === also.plan);
+    const alsoIn = request
+      .alsoIn!.filter((also) => !told(also)?.refused)
+      .map((also) => ({ ...also, onTopOf: told(also)?.revision ?? also.onTopOf }));
+    await this.again({ ...request, alsoIn });
+  }
+
+  /** Leaves the plans alone in which something stands against mine. */
+  async notThere() {
+    const { request, problem } = this.conflict!;
+    const against = problem.against!.map((a) => a.plan);
+    const alsoIn = request.alsoIn!.filter((also) => !against.includes(also.plan));
+    await this.again({ ...request, alsoIn });
+  }
+
+  private async again(request: EditRequest) {
+    try {
+      this.show(await this.api.edit(this.view!.id, request));
+      this.settled(true);
+    } catch (e) {
+      if (e instanceof Refusal && CONFLICTS.includes(e.problem.code)) {
+        this.conflict = { request, problem: e.problem };
+        return;
+      }
+      this.error = this.explain(e);
+      await this.dropMine();
+    }
+  }
+
+  /** Gives mine up and shows what is stored. */
+  async dropMine() {
+    const said = this.error;
+    this.show(await this.api.plan(this.view!.id));
+    this.error = said;
+    this.settled(false);
+  }
+
+  private settled(taken: boolean) {
+    this.conflict = null;
+    this.settle?.(taken);
+    this.settle = null;
+  }
+
+  async undo() {
+    if (this.mayPlan && this.view?.undo)
+      await this.step(this.api.undo(this.view.id, this.view.revision));
+  }
+
+  async redo() {
+    if (this.mayPlan && this.view?.redo)
+      await this.step(this.api.redo(this.view.id, this.view.revision));
+  }
+
+  /** Takes a whole new state of the plan; where it moved on meanwhile, shows it and says so. */
+  async step(answer: Promise<PlanView>): Promise<boolean> {
+    try {
+      this.show(await answer);
+      return true;
+    } catch (e) {
+      if (e instanceof Refusal && e.problem.code === 'stale_revision') {
+        this.show(await this.api.plan(this.view!.id));
+      }
+      this.error = this.explain(e);
+      return false;
+    }
+  }
+
+  /** Shows what edits would do: one question at a time, always the newest next. */
+  async tryOut(edits: Edit[]) {
+    this.trialNumber++;
+    this.next = edits;
+    if (this.trying) return;
+    this.trying = true;
+    while (this.next) {
+      const number = this.trialNumber;
+      const asked: Edit[] = this.next;
+      this.next = null;
+      try {
+        const parts = this.parts;
+        const year = await this.api.trial(this.view!.id, asked, parts);
+        if (number === this.trialNumber) {
+          this.trial = this.filled(year, parts);
+          this.trialProblem = null;
+        }
+      } catch (e) {
+        if (number === this.trialNumber) {
+          if (e instanceof Refusal) this.trialProblem = e.problem;
+          else this.error = String(e);
+        }
+      }
+    }
+    this.trying = false;
+  }
+
+  /** What no picture of this screen shows is not asked for; it stands as it is stored. */
+  private filled(year: YearView, parts: Part[] | null): YearView {
+    if (!parts) return year;
+    const { fields, groups, water } = this.view!.year;
+    return {
+      ...year,
+      ...(parts.includes('FIELDS') ? {} : { fields }),
+      ...(parts.includes('GROUPS') ? {} : { groups, water }),
+    };
+  }
+
+  /** A screen says which parts of a tried year it shows; what it returns is called when it goes. */
+  shows(...parts: Part[]): () => void {
+    this.parts = parts;
+    return () => {
+      if (this.parts === parts) this.parts = null;
+    };
+  }
+
+  /** Shows a year that is not the stored one, such as one of the history. */
+  showYear(year: YearView) {
+    this.dropTrial();
+    this.trial = year;
+  }
+
+  dropTrial() {
+    this.trialNumber++;
+    this.next = null;
+    this.trial = null;
+    this.trialProblem = null;
+  }
+
+  explain(e: unknown): string {
+    return e instanceof Refusal ? problemText(e.problem, this.system) : String(e);
+  }
+}
+
+const LETTERS = 'abcdefghjkmnpqrstuvwxyz23456789';
+
+/** A short id that no item has, here or in another browser at the same moment. */
+export function freshId(name: string, taken: string[]): string {
+  const base =
+    name
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '')
+      .slice(0, 26) || 'item';
+  let id: string;
+  do {
+    const tail = Array.from(crypto.getRandomValues(new Uint8Array(5)));
+    id = `${base}-${tail.map((b) => LETTERS[b % LETTERS.length]).join('')}`;
+  } while (taken.includes(id));
+  return id;
+}

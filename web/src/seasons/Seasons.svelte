@@ -1,0 +1,86 @@
+<script lang="ts">
+  import NumberField from '../form/NumberField.svelte';
+  import { thePlan } from '../plan/context';
+  import MiniYear from '../plan/MiniYear.svelte';
+  import MonthTable from './MonthTable.svelte';
+  import { seasonOptions } from './names';
+  import Records from './Records.svelte';
+  import ScenarioForm from './ScenarioForm.svelte';
+
+  const open = thePlan();
+
+  let seed = $state(4);
+  const options = $derived(
+    seasonOptions(open.view!.plan, open.records, open.season).filter(
+      (o) => !o.key.startsWith('scenario') && !o.key.startsWith('recorded'),
+    ),
+  );
+  const name = $derived(
+    seasonOptions(open.view!.plan, open.records, open.season).find((o) => o.key === open.season)
+      ?.name,
+  );
+</script>
+
+<MiniYear />
+<div class="page">
+  <section class="panel form" aria-labelledby="season-title">
+    <h1 id="season-title">{name}</h1>
+    <div class="choices" role="group" aria-label="Look at">
+      {#each options as o (o.key)}
+        <button
+          class="btn plain"
+          aria-pressed={open.season === o.key}
+          onclick={() => open.look(o.key)}>{o.name}</button
+        >
+      {/each}
+      <div class="seed">
+        <NumberField
+          label="Simulated year number"
+          quantity="count"
+          value={seed}
+          onchange={(v) => v !== null && (seed = Math.max(0, Math.min(999999, Math.round(v))))}
+        />
+        <button class="btn plain" onclick={() => open.look(`seed:${seed}`)}>Look at it</button>
+      </div>
+    </div>
+    <MonthTable year={open.year} />
+    <p class="quiet">
+      The normal year has the climate's means, a little rain every day; typed growth holds exactly.
+      The dry and wet years have the rain of the tenth driest and tenth wettest of a hundred
+      simulated ones. Simulated years are drawn from the climate's statistics; the same number is
+      always the same year. None of them is a forecast.
+    </p>
+  </section>
+  <ScenarioForm />
+  <Records />
+</div>
+
+<style>
+  .page {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    gap: 1rem;
+    padding: 1rem 20px 2rem;
+  }
+  .choices {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem;
+    align-items: end;
+    margin: 0.6rem 0 1rem;
+  }
+  .choices [aria-pressed='true'] {
+    background: var(--cobalt);
+    color: #ffffff;
+  }
+  .seed {
+    display: flex;
+    gap: 0.5rem;
+    align-items: end;
+  }
+  .quiet {
+    margin-top: 0.6rem;
+    font-size: 13px;
+    max-width: 60rem;
+  }
+</style>
