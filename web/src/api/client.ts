@@ -1,13 +1,14 @@
 import type { components } from './schema';
+import { withDays, type Read } from './series';
 
 type Schemas = components['schemas'];
-export type PlanView = Schemas['PlanView'];
+export type PlanView = Read<Schemas['PlanView']>;
 /** What of a year only some screens show. */
 export type Part = 'FIELDS' | 'GROUPS';
-export type YearView = Schemas['YearView'];
-export type FieldYear = Schemas['FieldYear'];
-export type LotYear = Schemas['LotYear'];
-export type GroupCurve = Schemas['GroupCurve'];
+export type YearView = Read<Schemas['YearView']>;
+export type FieldYear = Read<Schemas['FieldYear']>;
+export type LotYear = Read<Schemas['LotYear']>;
+export type GroupCurve = Read<Schemas['GroupCurve']>;
 export type FieldWater = Schemas['FieldWater'];
 export type HeadChange = Schemas['HeadChange'];
 export type Keeping = Schemas['Keeping'];
@@ -38,7 +39,7 @@ export type Dressing = Schemas['Dressing'];
 export type Irrigation = Schemas['Irrigation'];
 export type Scenario = Schemas['Scenario'];
 export type Overlay = Schemas['Overlay'];
-export type SowingOutcome = Schemas['SowingOutcome'];
+export type SowingOutcome = Read<Schemas['SowingOutcome']>;
 export type WeatherRecord = Schemas['RecordView'];
 export type WeatherRead = Schemas['WeatherRead'];
 export type Lie = Schemas['Lie'];
@@ -63,7 +64,7 @@ export type Settings = Schemas['SetFarm'];
 export type Edit = Schemas['PlanEdit'];
 export type Told = Schemas['Told'];
 export type Gap = Schemas['Gap'];
-export type Lever = Schemas['LeverView'];
+export type Lever = Read<Schemas['LeverView']>;
 export type Catalogue = Schemas['CatalogueView'];
 export type PlanRow = Schemas['Row'];
 export type Session = Schemas['Session'];
@@ -157,7 +158,7 @@ async function send<T>(method: string, path: string, type?: string, body?: strin
       status: answer.status,
     });
   }
-  return json as T;
+  return withDays(json) as T;
 }
 
 const get = <T>(path: string) => send<T>('GET', path);
@@ -207,8 +208,8 @@ export function apiIn(looking: { season: string }) {
     catalogue: () => get<Catalogue>('/catalogue'),
     edit: (id: string, request: EditRequest) =>
       post<PlanView>(inSeason(`/plans/${id}/edits`), request),
-    trial: (id: string, edits: Edit[], parts: Part[] | null) =>
-      post<YearView>(inSeason(`/plans/${id}/trial`), { edits, parts }),
+    trial: (id: string, edits: Edit[], parts: Part[] | null, about: string | null) =>
+      post<YearView>(inSeason(`/plans/${id}/trial`), { edits, parts, about }),
     undo: (id: string, revision: number) =>
       post<PlanView>(inSeason(`/plans/${id}/undo`), { revision }),
     redo: (id: string, revision: number) =>

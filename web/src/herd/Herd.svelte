@@ -55,7 +55,7 @@
     void open.view?.revision;
     untrack(() => draft.refresh());
   });
-  onDestroy(open.shows('GROUPS'));
+  onDestroy(open.shows(['GROUPS'], () => draft.item?.id ?? null));
   onDestroy(() => open.dropTrial());
 
   function mob(id: string | undefined): Mob | null {

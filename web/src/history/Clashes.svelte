@@ -6,7 +6,12 @@
   const open = thePlan();
 
   let { clashes, theirs, whole }: { clashes: Clash[]; theirs: string; whole: string } = $props();
-  const value = (c: Clash, of: unknown) => memberValue(c.member, of, open.system);
+
+  function figures(c: Clash): string {
+    const value = (of: unknown) => memberValue(c.member, of, open.system);
+    const what = `${c.name ? `${c.name}, ` : ''}${memberName(c.member, open.system)}`;
+    return `${what}: yours ${value(c.mine)}, ${theirs} ${value(c.theirs)}`;
+  }
 </script>
 
 <ul data-testid="clashes">
@@ -17,8 +22,7 @@
       {:else if c.member === 'plan.steps'}
         {c.name}: the order of feeds; yours holds whole
       {:else}
-        {c.name}{c.name ? ', ' : ''}{memberName(c.member, open.system)}: yours {value(c, c.mine)}, {theirs}
-        {value(c, c.theirs)}
+        {figures(c)}
       {/if}
     </li>
   {/each}

@@ -43,7 +43,7 @@
     void open.view?.revision;
     untrack(() => draft.refresh());
   });
-  onDestroy(open.shows('FIELDS'));
+  onDestroy(open.shows(['FIELDS'], () => draft.item?.id ?? null));
   onDestroy(() => open.dropTrial());
 
   function choose(id: string) {

@@ -51,6 +51,8 @@ export class PlanSession {
   readonly api: Api = apiIn(this.looking);
   /** Parts of a tried year that the screen shows; null for all. */
   private parts: Part[] | null = null;
+  /** The field or group of which a screen shows more than of the others. */
+  private about: () => string | null = () => null;
   private trialNumber = 0;
   private trying = false;
   private next: Edit[] | null = null;
@@ -291,7 +293,9 @@ export class PlanSession {
       this.next = null;
       try {
         const parts = this.parts;
-        const year = await this.api.trial(this.view!.id, asked, parts);
+        // of none where the screen shows more of none
+        const about = parts && (this.about() ?? '');
+        const year = await this.api.trial(this.view!.id, asked, parts, about);
         if (number === this.trialNumber) {
           this.trial = this.filled(year, parts);
           this.trialProblem = null;
@@ -312,16 +316,26 @@ export class PlanSession {
     const { fields, groups, water } = this.view!.year;
     return {
       ...year,
-      ...(parts.includes('FIELDS') ? {} : { fields }),
-      ...(parts.includes('GROUPS') ? {} : { groups, water }),
+      fields: parts.includes('FIELDS')
+        ? year.fields.map((f) => completed(f, stored(fields, f.id)))
+        : fields,
+      ...(parts.includes('GROUPS')
+        ? { groups: year.groups.map((g) => completed(g, stored(groups, g.id))) }
+        : { groups, water }),
     };
   }
 
-  /** A screen says which parts of a tried year it shows; what it returns is called when it goes. */
-  shows(...parts: Part[]): () => void {
+  /**
+   * A screen says which parts of a tried year it shows, and of which field or group it shows all;
+   * what it returns is called when it goes.
+   */
+  shows(parts: Part[], about: () => string | null = () => null): () => void {
     this.parts = parts;
+    this.about = about;
     return () => {
-      if (this.parts === parts) this.parts = null;
+      if (this.parts !== parts) return;
+      this.parts = null;
+      this.about = () => null;
     };
   }
 
@@ -341,6 +355,17 @@ export class PlanSession {
   explain(e: unknown): string {
     return e instanceof Refusal ? problemText(e.problem, this.system) : String(e);
   }
+}
+
+function stored<T extends { id: string }>(of: T[], id: string): T | undefined {
+  return of.find((item) => item.id === id);
+}
+
+/** Days that were not asked for stand as they are stored. */
+function completed<T extends object>(tried: T, stored: T | undefined): T {
+  if (!stored) return tried;
+  const left = Object.entries(tried).filter(([, v]) => Array.isArray(v) && v.length === 0);
+  return { ...tried, ...Object.fromEntries(left.map(([k]) => [k, stored[k as keyof T]])) };
 }
 
 const LETTERS = 'abcdefghjkmnpqrstuvwxyz23456789';

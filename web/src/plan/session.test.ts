@@ -171,26 +171,42 @@ describe('undo', () => {
 });
 
 describe('a trial', () => {
-  const year = (mark: string) => ({ total: mark, fields: mark, groups: mark, water: mark });
+  const year = (mark: string, diet: number[] = [9]) => ({
+    total: mark,
+    fields: [{ id: 'a', mark, waterPercent: [9] }],
+    groups: [
+      { id: 'cows', mark, scoreTenths: [9] },
+      { id: 'ewes', mark, scoreTenths: diet },
+    ],
+    water: mark,
+  });
 
   test('asks for what the screen shows; the rest stands as it is stored', async () => {
-    vi.spyOn(plan.api, 'plan').mockResolvedValue(view(1, { year: year('stored') }));
+    vi.spyOn(plan.api, 'plan').mockResolvedValue(view(1, { year: year('stored', [5]) }));
     await plan.open('p');
-    const answer = { ...year('tried'), fields: [] };
+    const answer = { ...year('tried', []), fields: [] };
     const trial = vi.spyOn(plan.api, 'trial').mockResolvedValue(answer as never);
-    const gone = plan.shows('GROUPS');
+    const gone = plan.shows(['GROUPS'], () => 'cows');
     await plan.tryOut([{ namePlan: 'a' }]);
-    expect(trial.mock.lastCall![2]).toEqual(['GROUPS']);
-    expect(plan.year).toEqual({ ...year('tried'), fields: 'stored' });
+    expect(trial.mock.lastCall!.slice(2)).toEqual([['GROUPS'], 'cows']);
+    // of the ewes nobody asked for the diet
+    expect(plan.year).toEqual({ ...year('tried', [5]), fields: year('stored').fields });
     gone();
     await plan.tryOut([{ namePlan: 'a' }]);
-    expect(trial.mock.lastCall![2]).toBeNull();
+    expect(trial.mock.lastCall!.slice(2)).toEqual([null, null]);
     expect(plan.year.fields).toEqual([]);
   });
 
+  test('of a screen that shows more of none asks for none', async () => {
+    const trial = vi.spyOn(plan.api, 'trial').mockResolvedValue(year('tried') as never);
+    plan.shows(['FIELDS']);
+    await plan.tryOut([]);
+    expect(trial.mock.lastCall!.slice(2)).toEqual([['FIELDS'], '']);
+  });
+
   test('of a screen that has gone does not take the parts of the next one', () => {
-    const first = plan.shows('FIELDS');
-    const second = plan.shows('GROUPS');
+    const first = plan.shows(['FIELDS']);
+    const second = plan.shows(['GROUPS']);
     first();
     const trial = vi.spyOn(plan.api, 'trial').mockResolvedValue(year('tried') as never);
     void plan.tryOut([]);

@@ -44,7 +44,7 @@
     void open.view?.revision;
     untrack(() => draft.refresh());
   });
-  onDestroy(open.shows('GROUPS'));
+  onDestroy(open.shows(['GROUPS']));
   onDestroy(() => open.dropTrial());
 
   function add() {

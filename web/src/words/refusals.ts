@@ -168,9 +168,7 @@ const SENTENCES: { [C in RefusalCode]: (v: RefusalValues[C], at: At) => string }
 
   not_text: () => 'This is no text in UTF-8.',
   not_json: (v) =>
-    v.line > 0
-      ? `This is no JSON: it ends at line ${v.line}, column ${v.column}.`
-      : 'This is no JSON.',
+    v.line > 0 ? `This is no JSON at line ${v.line}, column ${v.column}.` : 'This is no JSON.',
   unreadable: (v) =>
     WANTED[v.wanted] ? `This cannot be read as ${WANTED[v.wanted]}.` : 'This cannot be read.',
   unknown_name: (v) => `The name "${v.name}" is not known here. Known are ${list(v.known)}.`,

@@ -19,7 +19,7 @@
   let width = $state(1280);
   let shown = $state<'picture' | 'ledger'>('picture');
   let closing = $state(false);
-  onDestroy(open.shows('FIELDS'));
+  onDestroy(open.shows(['FIELDS']));
   const year = $derived(open.year);
   const said = $derived(verdict(year, open.system));
   const scale = $derived(rulerScale(width, year.days, width < 700 ? 92 : 184));

@@ -81,7 +81,7 @@ class PapersTest {
     give("song.json", "{\"la\": \"la\"}");
     assertThat(page.getByRole(AriaRole.ALERT)).containsText("This is no farm file");
     give("farm.json", "{\"format\": \"wise-larder-farm\",\n \"version\": 2,,}");
-    assertThat(page.getByRole(AriaRole.ALERT)).containsText("not JSON at line 2");
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("no JSON at line 2");
     assertThat(preview()).hasCount(0);
   }
 

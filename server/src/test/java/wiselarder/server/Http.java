@@ -8,8 +8,11 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 import wiselarder.server.people.People;
 
 /** A client that keeps cookies and sends the CSRF token, as the web client does. */
@@ -108,12 +111,39 @@ public final class Http {
       HttpResponse<String> raw = client.send(request, HttpResponse.BodyHandlers.ofString());
       String type = raw.headers().firstValue("Content-Type").orElse("");
       JsonNode json =
-          type.contains("json") && !raw.body().isEmpty() ? MAPPER.readTree(raw.body()) : null;
+          type.contains("json") && !raw.body().isEmpty()
+              ? withDays(MAPPER.readTree(raw.body()))
+              : null;
       return new Answer(raw.statusCode(), json, raw);
     } catch (IOException e) {
       throw new java.io.UncheckedIOException(e);
     } catch (InterruptedException e) {
       throw new IllegalStateException(e);
     }
+  }
+
+  /**
+   * Puts the values of the days where a series is written as it changes, as the web client does.
+   */
+  private static JsonNode withDays(JsonNode node) {
+    if (node.isObject() && node.size() == 2 && node.has("step") && node.path("of").isArray()) {
+      ArrayNode days = MAPPER.createArrayNode();
+      double sum = 0;
+      for (JsonNode change : node.get("of")) {
+        sum += change.asInt();
+        days.add(sum * node.get("step").asDouble());
+      }
+      return days;
+    }
+    if (node instanceof ObjectNode object) {
+      for (String name : List.copyOf(object.propertyNames())) {
+        object.set(name, withDays(object.get(name)));
+      }
+    } else if (node instanceof ArrayNode array) {
+      for (int i = 0; i < array.size(); i++) {
+        array.set(i, withDays(array.get(i)));
+      }
+    }
+    return node;
   }
 }

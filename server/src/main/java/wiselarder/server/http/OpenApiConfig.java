@@ -158,7 +158,7 @@ class OpenApiConfig {
           Map.entry("Session", Set.of("who")),
           Map.entry("EditRequest", Set.of("onTopOf", "alsoIn")),
           Map.entry("Place", Set.of("onTopOf")),
-          Map.entry("TrialRequest", Set.of("parts")),
+          Map.entry("TrialRequest", Set.of("parts", "about")),
           Map.entry("CautionView", Set.of("fieldId", "groupId", "lotId")));
 
   /** How the web client's JSON is read and written: facts and edits say their kind. */

@@ -17,7 +17,8 @@ final class HerdView {
   private HerdView() {}
 
   /**
-   * One group's year, a value a day.
+   * One group's year, a value a day. Diet, condition and water are empty where nobody asks about
+   * the group.
    *
    * @param needKg dry matter that all ask for
    * @param births day windows [first, last]
@@ -38,25 +39,25 @@ final class HerdView {
    */
   record GroupCurve(
       String id,
-      double[] needKg,
+      Series needKg,
       List<int[]> births,
       List<Integer> weanings,
-      int[] grazedProteinPercent,
-      int[] grazedTdnPercent,
-      int[] grazedFibrePercent,
-      double[] head,
-      double[] youngHead,
-      int[] energyNeedMj,
-      int[] proteinPercentOfNeed,
-      int[] energyPercentOfNeed,
-      int[] calciumPercentOfNeed,
-      int[] phosphorusPercentOfNeed,
-      int[] fibrePercentOfLeast,
-      int[] gainG,
-      int[] weightKg,
-      int[] scoreTenths,
-      int[] waterL,
-      int[] coldPercent,
+      Series grazedProteinPercent,
+      Series grazedTdnPercent,
+      Series grazedFibrePercent,
+      Series head,
+      Series youngHead,
+      Series energyNeedMj,
+      Series proteinPercentOfNeed,
+      Series energyPercentOfNeed,
+      Series calciumPercentOfNeed,
+      Series phosphorusPercentOfNeed,
+      Series fibrePercentOfLeast,
+      Series gainG,
+      Series weightKg,
+      Series scoreTenths,
+      Series waterL,
+      Series coldPercent,
       int belowFloorDay,
       boolean hasEnergy,
       boolean hasScore,
@@ -74,42 +75,45 @@ final class HerdView {
       double hauledM3,
       Double haulingCost) {}
 
-  static List<GroupCurve> groups(YearBalance b, FeedCosts costs, WaterYear water) {
+  static List<GroupCurve> groups(
+      YearBalance b, FeedCosts costs, WaterYear water, YearView.Asked asked) {
     List<FeedCosts.GroupCost> money = costs.groups();
     List<GroupCurve> views = new ArrayList<>();
     for (int g = 0; g < b.stated().farm().groups().size(); g++) {
-      views.add(group(b, g, water, CostView.of(money.get(g))));
+      String id = b.stated().farm().groups().get(g).id();
+      views.add(group(b, g, water, CostView.of(money.get(g)), asked.whole(id)));
     }
     return views;
   }
 
   private static GroupCurve group(
-      YearBalance b, int g, WaterYear water, CostView.GroupCostView cost) {
+      YearBalance b, int g, WaterYear water, CostView.GroupCostView cost, boolean whole) {
     AnimalGroup group = b.stated().farm().groups().get(g);
     GroupYear year = b.resolved().groupYear(g);
     GroupDemand demand = b.resolved().demand(g);
     DietYear diet = DietYear.of(b, g);
+    int days = whole ? b.days() : 0;
     return new GroupCurve(
         group.id(),
-        YearView.daily(b, d -> b.needKg(g, d)),
+        Series.amounts(b.days(), d -> b.needKg(g, d)),
         year.births(),
         year.weanings(),
-        YearView.whole(b, d -> YearView.orNone(b.grazedProteinPct(g, d))),
-        YearView.whole(b, d -> YearView.orNone(b.grazedTdnPct(g, d))),
-        YearView.whole(b, d -> YearView.orNone(b.grazedFibrePct(g, d))),
-        tenths(b, year::head),
-        tenths(b, year::youngHead),
-        YearView.whole(b, diet.hasEnergy() ? demand::energyMj : d -> 0),
-        percent(b, diet::proteinKg, diet::proteinNeedKg),
-        percent(b, diet::energyMj, diet.hasEnergy() ? diet::energyNeedMj : d -> 0),
-        percent(b, diet::calciumKg, diet::calciumNeedKg),
-        percent(b, diet::phosphorusKg, diet::phosphorusNeedKg),
-        percent(b, d -> orZero(diet.fibrePct(d)), diet::fibreMinPct),
-        YearView.whole(b, d -> 1000 * orZero(diet.gainKg(d))),
-        YearView.whole(b, d -> orZero(diet.weightKg(d))),
-        YearView.whole(b, d -> 10 * orZero(diet.score(d))),
-        YearView.whole(b, d -> water.drunkL(g, d)),
-        YearView.whole(b, d -> 100 * demand.coldShare(d)),
+        Series.whole(days, d -> YearView.orNone(b.grazedProteinPct(g, d))),
+        Series.whole(days, d -> YearView.orNone(b.grazedTdnPct(g, d))),
+        Series.whole(days, d -> YearView.orNone(b.grazedFibrePct(g, d))),
+        Series.exact(b.days(), HEAD_STEP, year::head),
+        Series.exact(b.days(), HEAD_STEP, year::youngHead),
+        Series.whole(b.days(), diet.hasEnergy() ? demand::energyMj : d -> 0),
+        percent(days, diet::proteinKg, diet::proteinNeedKg),
+        percent(days, diet::energyMj, diet.hasEnergy() ? diet::energyNeedMj : d -> 0),
+        percent(days, diet::calciumKg, diet::calciumNeedKg),
+        percent(days, diet::phosphorusKg, diet::phosphorusNeedKg),
+        percent(days, d -> orZero(diet.fibrePct(d)), diet::fibreMinPct),
+        Series.whole(days, d -> 1000 * orZero(diet.gainKg(d))),
+        Series.whole(days, d -> orZero(diet.weightKg(d))),
+        Series.whole(days, d -> 10 * orZero(diet.score(d))),
+        Series.whole(days, d -> water.drunkL(g, d)),
+        Series.whole(days, d -> 100 * demand.coldShare(d)),
         diet.belowFloorFrom(),
         diet.hasEnergy(),
         diet.hasScore(),
@@ -117,21 +121,16 @@ final class HerdView {
         cost);
   }
 
+  /** Births are spread over days, so that young come in parts. */
+  private static final double HEAD_STEP = 0.1;
+
   private static double orZero(double value) {
     return Double.isNaN(value) ? 0 : value;
   }
 
-  private static double[] tenths(YearBalance b, IntToDoubleFunction value) {
-    double[] out = new double[b.days()];
-    for (int d = 0; d < out.length; d++) {
-      out[d] = Math.round(value.applyAsDouble(d) * 10) / 10.0;
-    }
-    return out;
-  }
-
-  private static int[] percent(YearBalance b, IntToDoubleFunction part, IntToDoubleFunction of) {
-    return YearView.whole(
-        b,
+  private static Series percent(int days, IntToDoubleFunction part, IntToDoubleFunction of) {
+    return Series.whole(
+        days,
         d -> {
           double whole = of.applyAsDouble(d);
           return whole <= 0 ? -1 : Math.min(999, 100 * part.applyAsDouble(d) / whole);

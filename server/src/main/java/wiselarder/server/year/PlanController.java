@@ -74,8 +74,13 @@ class PlanController {
    * Edits to try out; nothing is kept.
    *
    * @param parts what of the year is wanted beside what every screen shows; null for all
+   * @param about the one field or group of which more is wanted; empty for none of them, null for
+   *     all of the parts
    */
-  record TrialRequest(List<PlanEdit> edits, @Schema(nullable = true) Set<YearView.Part> parts) {}
+  record TrialRequest(
+      List<PlanEdit> edits,
+      @Schema(nullable = true) Set<YearView.Part> parts,
+      @Schema(nullable = true) String about) {}
 
   @GetMapping("/plans")
   List<PlanRepository.Row> list(@AuthenticationPrincipal Person person) {
@@ -115,7 +120,7 @@ class PlanController {
     YearBalance year = engine.tryOut(plan.content(), edits);
     return request.parts == null
         ? YearView.of(year, engine)
-        : YearView.of(year, engine, request.parts);
+        : YearView.of(year, engine, new YearView.Asked(request.parts, request.about));
   }
 
   @PostMapping("/plans/{id}/undo")

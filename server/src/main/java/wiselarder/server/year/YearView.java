@@ -26,19 +26,19 @@ import wiselarder.core.weather.WeatherYear;
 
 /**
  * A simulated year as the web client draws it: one value a day, day 0 the plan's first. Amounts kg
- * DM a day to the gram; covers kg DM/ha to the kilogram.
+ * DM a day, covers kg DM/ha, as finely as {@link Series} says.
  */
 public record YearView(
     String season,
     LocalDate start,
     int days,
-    double[] needKg,
-    double[] growingKg,
-    double[] standingKg,
-    double[] putByKg,
-    double[] boughtInKg,
-    double[] bareKg,
-    double[] storeKg,
+    Series needKg,
+    Series growingKg,
+    Series standingKg,
+    Series putByKg,
+    Series boughtInKg,
+    Series bareKg,
+    Series storeKg,
     List<FieldYear> fields,
     List<HerdView.GroupCurve> groups,
     List<StoreView.LotYear> lots,
@@ -85,21 +85,25 @@ public record YearView(
       Double chanceOfFailing,
       Double daysLate,
       Double waterPercentAtSowing,
-      int[] coverKgPerHa) {}
+      Series coverKgPerHa) {}
+
+  /** The store is said in words to a tenth of a ton. */
+  private static final double STORE_STEP_KG = 10;
 
   /**
    * One field's year. {@code grazedKg} is what stock ate there each day, whole field; protein and
    * TDN are those of all that stands, -1 where nothing does; {@code breakHa} is the piece given
-   * each day where the field is opened in strips, empty elsewhere.
+   * each day where the field is opened in strips, empty elsewhere. Water, worth and piece are empty
+   * where nobody asks about the field.
    */
   public record FieldYear(
       String id,
-      int[] coverKgPerHa,
-      int[] grazedKg,
-      int[] waterPercent,
-      int[] proteinPercent,
-      int[] tdnPercent,
-      double[] breakHa,
+      Series coverKgPerHa,
+      Series grazedKg,
+      Series waterPercent,
+      Series proteinPercent,
+      Series tdnPercent,
+      Series breakHa,
       int soilCapacityMm,
       int residualKgPerHa,
       int ceilingKgPerHa,
@@ -161,18 +165,33 @@ public record YearView(
    * What of a year weighs most, day by day for each of many: left out where no picture shows it.
    */
   public enum Part {
-    /** Of each field what stands, is grazed, its water and its worth. */
+    /** Of each field what stands and is grazed. */
     FIELDS,
-    /** Of each group its need, diet, condition and water; and the water of fields. */
+    /** Of each group its head and need; and the water of fields. */
     GROUPS
   }
 
+  /**
+   * What of a year is asked for.
+   *
+   * @param about field or group of which the soil water and the worth of what stands, or the diet,
+   *     condition and water are wanted too; null for all of those whose part is wanted
+   */
+  record Asked(Set<Part> parts, String about) {
+    static final Asked ALL = new Asked(EnumSet.allOf(Part.class), null);
+
+    boolean whole(String id) {
+      return about == null || about.equals(id);
+    }
+  }
+
   static YearView of(YearBalance b, Engine engine) {
-    return of(b, engine, EnumSet.allOf(Part.class));
+    return of(b, engine, Asked.ALL);
   }
 
   /** A year that the engine has simulated; the list of a part that is not asked for is empty. */
-  static YearView of(YearBalance b, Engine engine, Set<Part> parts) {
+  static YearView of(YearBalance b, Engine engine, Asked asked) {
+    Set<Part> parts = asked.parts;
     WaterYear water = parts.contains(Part.GROUPS) ? WaterYear.of(b) : null;
     FarmPlan stated = b.stated();
     Climate climate = engine.catalogue().climate(stated.farm().climateId());
@@ -181,15 +200,15 @@ public record YearView(
         engine.season().key(),
         b.year().start(),
         b.days(),
-        daily(b, b::needKg),
-        daily(b, d -> b.eatenKg(Shelf.GROWING, d)),
-        daily(b, d -> b.eatenKg(Shelf.STANDING, d)),
-        daily(b, d -> b.eatenKg(Shelf.PUT_BY, d)),
-        daily(b, d -> b.eatenKg(Shelf.BOUGHT_IN, d)),
-        daily(b, b::bareKg),
-        daily(b, d -> storeKg(b, d)),
-        parts.contains(Part.FIELDS) ? fields(b) : List.of(),
-        water == null ? List.of() : HerdView.groups(b, costs, water),
+        Series.flow(b.days(), b::needKg),
+        Series.flow(b.days(), d -> b.eatenKg(Shelf.GROWING, d)),
+        Series.flow(b.days(), d -> b.eatenKg(Shelf.STANDING, d)),
+        Series.flow(b.days(), d -> b.eatenKg(Shelf.PUT_BY, d)),
+        Series.flow(b.days(), d -> b.eatenKg(Shelf.BOUGHT_IN, d)),
+        Series.flow(b.days(), b::bareKg),
+        Series.exact(b.days(), STORE_STEP_KG, d -> storeKg(b, d)),
+        parts.contains(Part.FIELDS) ? fields(b, asked) : List.of(),
+        water == null ? List.of() : HerdView.groups(b, costs, water, asked),
         StoreView.lots(b, engine.catalogue()),
         CostView.of(b, costs),
         water == null ? List.of() : HerdView.water(water),
@@ -272,7 +291,7 @@ public record YearView(
               orNull(s.chanceOfFailing()),
               orNull(s.daysLate()),
               orNull(100 * s.waterShareAtSowing()),
-              whole(b, d -> b.sownCoverKgPerHa(i, d))));
+              Series.whole(b.days(), d -> b.sownCoverKgPerHa(i, d))));
     }
     return views;
   }
@@ -293,22 +312,6 @@ public record YearView(
     return kg;
   }
 
-  static double[] daily(YearBalance b, IntToDoubleFunction value) {
-    double[] out = new double[b.days()];
-    for (int d = 0; d < out.length; d++) {
-      out[d] = Math.round(value.applyAsDouble(d) * 1000) / 1000.0;
-    }
-    return out;
-  }
-
-  static int[] whole(YearBalance b, IntToDoubleFunction value) {
-    int[] out = new int[b.days()];
-    for (int d = 0; d < out.length; d++) {
-      out[d] = (int) Math.round(value.applyAsDouble(d));
-    }
-    return out;
-  }
-
   static double sum(YearBalance b, IntToDoubleFunction value) {
     double sum = 0;
     for (int d = 0; d < b.days(); d++) {
@@ -317,32 +320,35 @@ public record YearView(
     return Math.round(sum * 1000) / 1000.0;
   }
 
-  private static List<FieldYear> fields(YearBalance b) {
+  private static List<FieldYear> fields(YearBalance b, Asked asked) {
     List<FieldYear> views = new ArrayList<>();
     List<Field> fields = b.stated().farm().fields();
-    for (int i = 0; i < fields.size(); i++) {
-      int f = i;
-      views.add(
-          new FieldYear(
-              fields.get(f).id(),
-              whole(b, d -> b.coverKgPerHa(f, d)),
-              whole(b, d -> b.grazedKg(f, d)),
-              whole(b, d -> 100 * b.soilWaterMm(f, d) / b.soilCapacityMm(f)),
-              whole(b, d -> orNone(b.standingProteinPct(f, d))),
-              whole(b, d -> orNone(b.standingTdnPct(f, d))),
-              fields.get(f).grazing() == Field.Grazing.STRIP
-                  ? daily(b, d -> b.breakHa(f, d))
-                  : new double[0],
-              (int) Math.round(b.soilCapacityMm(f)),
-              (int) Math.round(b.residualKgPerHa(f)),
-              (int) Math.round(b.ceilingKgPerHa(f)),
-              sum(b, d -> b.grownKg(f, d)),
-              sum(b, d -> b.grazedKg(f, d)),
-              sum(b, d -> b.trampledKg(f, d)),
-              sum(b, d -> b.weatheredKg(f, d)),
-              sum(b, d -> b.cutKg(f, d))));
+    for (int f = 0; f < fields.size(); f++) {
+      views.add(field(b, f, fields.get(f), asked.whole(fields.get(f).id())));
     }
     return views;
+  }
+
+  private static FieldYear field(YearBalance b, int f, Field field, boolean whole) {
+    int days = whole ? b.days() : 0;
+    return new FieldYear(
+        field.id(),
+        Series.whole(b.days(), d -> b.coverKgPerHa(f, d)),
+        Series.whole(b.days(), d -> b.grazedKg(f, d)),
+        Series.whole(days, d -> 100 * b.soilWaterMm(f, d) / b.soilCapacityMm(f)),
+        Series.whole(days, d -> orNone(b.standingProteinPct(f, d))),
+        Series.whole(days, d -> orNone(b.standingTdnPct(f, d))),
+        field.grazing() == Field.Grazing.STRIP
+            ? Series.amounts(days, d -> b.breakHa(f, d))
+            : Series.NONE,
+        (int) Math.round(b.soilCapacityMm(f)),
+        (int) Math.round(b.residualKgPerHa(f)),
+        (int) Math.round(b.ceilingKgPerHa(f)),
+        sum(b, d -> b.grownKg(f, d)),
+        sum(b, d -> b.grazedKg(f, d)),
+        sum(b, d -> b.trampledKg(f, d)),
+        sum(b, d -> b.weatheredKg(f, d)),
+        sum(b, d -> b.cutKg(f, d)));
   }
 
   private static LedgerLine line(String month, Ledger.Line l) {

@@ -135,6 +135,19 @@ class PlanApiTest {
         }
       }
     }
+    JsonNode one =
+        http.post(PLAN + "/trial", edits + ", \"parts\": [\"FIELDS\"], \"about\": \"saddle\"}")
+            .json();
+    for (int f = 0; f < 14; f++) {
+      JsonNode asked = one.get("fields").get(f);
+      JsonNode all = whole.get("fields").get(f);
+      assertThat(asked.get("coverKgPerHa")).isEqualTo(all.get("coverKgPerHa")).hasSize(366);
+      boolean about = all.get("id").asString().equals("saddle");
+      assertThat(asked.get("waterPercent")).hasSize(about ? 366 : 0);
+      if (about) {
+        assertThat(asked).isEqualTo(all);
+      }
+    }
     assertThat(http.post(PLAN + "/trial", edits + ", \"parts\": [\"SOIL\"]}").status())
         .isEqualTo(422);
   }
