@@ -14,8 +14,8 @@ import wiselarder.core.quantity.Stated;
  * @param lastsDays days until the next
  */
 public record SetOut(int day, int units, int lastsDays) {
-  public static final Stated.Number UNITS = Stated.whole("setOut.units", 1, 10000);
-  public static final Stated.Number HELD_SHARE = Stated.number("setOut.heldShare", 1, 2);
+  public static final Stated.Figure UNITS = Stated.whole("setOut.units", 1, 10000);
+  public static final Stated.Figure HELD_SHARE = Stated.number("setOut.heldShare", 1, 2);
 
   private static final int MOST_SETS = 400;
 

@@ -16,7 +16,7 @@ import wiselarder.core.quantity.Stated;
  * @param months 12 to 24
  */
 public record PlanYear(LocalDate start, int months) {
-  public static final Stated.Number MONTHS = Stated.whole("year.months", 12, 24);
+  public static final Stated.Figure MONTHS = Stated.whole("year.months", 12, 24);
 
   public PlanYear {
     Check.present("year.start", start);

@@ -50,9 +50,9 @@ public record StandReturn(
    * @param costPerHa of the stand in a year, nitrogen apart: seed over its years, rent, fence
    */
   public record Candidate(String forageId, double nitrogenKgPerHa, double costPerHa) {
-    public static final Stated.Number NITROGEN_KG_PER_HA =
+    public static final Stated.Figure NITROGEN_KG_PER_HA =
         Stated.number("stand.nitrogenKgPerHa", 0, 400);
-    public static final Stated.Number COST_PER_HA = Stated.number("stand.costPerHa", 0, 100_000);
+    public static final Stated.Figure COST_PER_HA = Stated.number("stand.costPerHa", 0, 100_000);
 
     public Candidate {
       Check.text("stand.forageId", forageId, 60);
@@ -71,12 +71,12 @@ public record StandReturn(
    */
   public record Terms(
       double weightKg, double nitrogenPricePerKg, double valuePerKgGain, double costShare) {
-    public static final Stated.Number WEIGHT_KG = Stated.number("terms.weightKg", 100, 800);
-    public static final Stated.Number NITROGEN_PRICE_PER_KG =
+    public static final Stated.Figure WEIGHT_KG = Stated.number("terms.weightKg", 100, 800);
+    public static final Stated.Figure NITROGEN_PRICE_PER_KG =
         Stated.number("terms.nitrogenPricePerKg", 0, 100);
-    public static final Stated.Number VALUE_PER_KG_GAIN =
+    public static final Stated.Figure VALUE_PER_KG_GAIN =
         Stated.number("terms.valuePerKgGain", 0, 1000);
-    public static final Stated.Number COST_SHARE = Stated.number("terms.costShare", 0, 1);
+    public static final Stated.Figure COST_SHARE = Stated.number("terms.costShare", 0, 1);
 
     public Terms {
       WEIGHT_KG.check(weightKg);

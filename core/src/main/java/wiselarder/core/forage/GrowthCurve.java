@@ -16,7 +16,7 @@ import wiselarder.core.quantity.Stated;
  * negative, and with exactly the stated mean over each month.
  */
 public record GrowthCurve(List<Double> monthlyKgPerHaDay) {
-  public static final Stated.Number RATE = Stated.number("stand.monthlyKgPerHaDay", 0, 300);
+  public static final Stated.Figure RATE = Stated.number("stand.monthlyKgPerHaDay", 0, 300);
 
   private static final int[] DAYS = {31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31};
 

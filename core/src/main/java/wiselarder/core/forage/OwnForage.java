@@ -37,7 +37,7 @@ public record OwnForage(String id, String name, List<Part> parts, Figures figure
    * @param share of the dry matter over the year, by weight
    */
   public record Part(String forageId, double share) {
-    public static final Stated.Number SHARE = Stated.number("part.share", 0.01, 1);
+    public static final Stated.Figure SHARE = Stated.number("part.share", 0.01, 1);
 
     public Part {
       Check.text("part.forageId", forageId, 60);
@@ -72,43 +72,43 @@ public record OwnForage(String id, String name, List<Part> parts, Figures figure
       Double annualTypicalKgPerHa,
       double proteinPoints,
       double tdnPoints) {
-    public static final Stated.Number MIN_RESIDUAL_KG_PER_HA =
+    public static final Stated.Figure MIN_RESIDUAL_KG_PER_HA =
         Stated.number("figures.minResidualKgPerHa", 100, 8000).orNone();
-    public static final Stated.Number CEILING_KG_PER_HA =
+    public static final Stated.Figure CEILING_KG_PER_HA =
         Stated.number("figures.ceilingKgPerHa", 1000, 30000).orNone();
-    public static final Stated.Number DM_PER_CM_KG_PER_HA =
+    public static final Stated.Figure DM_PER_CM_KG_PER_HA =
         Stated.number("figures.dmPerCmKgPerHa", 5, 400).orNone();
-    public static final Stated.Number ENTRY_HEIGHT_CM =
+    public static final Stated.Figure ENTRY_HEIGHT_CM =
         Stated.number("figures.entryHeightCm", 3, 200).orNone();
-    public static final Stated.Number EXIT_HEIGHT_CM =
+    public static final Stated.Figure EXIT_HEIGHT_CM =
         Stated.number("figures.exitHeightCm", 2, 100).orNone();
-    public static final Stated.Number REGRAZE_HEIGHT_CM =
+    public static final Stated.Figure REGRAZE_HEIGHT_CM =
         Stated.number("figures.regrazeHeightCm", 3, 200).orNone();
-    public static final Stated.Number WINTER_LEAVE_HEIGHT_CM =
+    public static final Stated.Figure WINTER_LEAVE_HEIGHT_CM =
         Stated.number("figures.winterLeaveHeightCm", 1, 100).orNone();
-    public static final Stated.Number CUT_HEIGHT_CM =
+    public static final Stated.Figure CUT_HEIGHT_CM =
         Stated.number("figures.cutHeightCm", 2, 100).orNone();
-    public static final Stated.Number UTILIZATION_SET_STOCKED =
+    public static final Stated.Figure UTILIZATION_SET_STOCKED =
         Stated.number("figures.utilizationSetStocked", 0.05, 0.95).orNone();
-    public static final Stated.Number UTILIZATION_ROTATIONAL =
+    public static final Stated.Figure UTILIZATION_ROTATIONAL =
         Stated.number("figures.utilizationRotational", 0.05, 0.95).orNone();
-    public static final Stated.Number UTILIZATION_STRIP =
+    public static final Stated.Figure UTILIZATION_STRIP =
         Stated.number("figures.utilizationStrip", 0.05, 0.95).orNone();
-    public static final Stated.Number SENESCENCE_PER_DAY =
+    public static final Stated.Figure SENESCENCE_PER_DAY =
         Stated.number("figures.senescencePerDay", 0, 0.1).orNone();
-    public static final Stated.Number STANDING_LOSS_PER_MONTH =
+    public static final Stated.Figure STANDING_LOSS_PER_MONTH =
         Stated.number("figures.standingLossPerMonth", 0, 0.9).orNone();
-    public static final Stated.Number ROOT_DEPTH_CM =
+    public static final Stated.Figure ROOT_DEPTH_CM =
         Stated.number("figures.rootDepthCm", 10, 300).orNone();
-    public static final Stated.Number DROUGHT_HOLD =
+    public static final Stated.Figure DROUGHT_HOLD =
         Stated.number("figures.droughtHold", 0, 1).orNone();
-    public static final Stated.Number WINTER_HARDY_C =
+    public static final Stated.Figure WINTER_HARDY_C =
         Stated.number("figures.winterHardyC", -60, 20).orNone();
-    public static final Stated.Number ANNUAL_TYPICAL_KG_PER_HA =
+    public static final Stated.Figure ANNUAL_TYPICAL_KG_PER_HA =
         Stated.number("figures.annualTypicalKgPerHa", 200, 40000).orNone();
-    public static final Stated.Number PROTEIN_POINTS =
+    public static final Stated.Figure PROTEIN_POINTS =
         Stated.number("figures.proteinPoints", -10, 10);
-    public static final Stated.Number TDN_POINTS = Stated.number("figures.tdnPoints", -15, 15);
+    public static final Stated.Figure TDN_POINTS = Stated.number("figures.tdnPoints", -15, 15);
 
     public Figures {
       MIN_RESIDUAL_KG_PER_HA.check(minResidualKgPerHa);

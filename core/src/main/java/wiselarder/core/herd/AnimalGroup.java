@@ -44,14 +44,14 @@ public record AnimalGroup(
     LocalDate toExclusive,
     List<HeadChange> changes,
     Keeping keeping) {
-  public static final Stated.Number FLAT_INTAKE_KG_PER_HEAD_DAY =
+  public static final Stated.Figure FLAT_INTAKE_KG_PER_HEAD_DAY =
       Stated.number("group.flatIntakeKgPerHeadDay", 0.1, 40).orNone();
-  public static final Stated.Number HEAD = Stated.whole("group.head", 0, 100000);
-  public static final Stated.Number WEIGHT_KG = Stated.number("group.weightKg", 2, 1500);
-  public static final Stated.Number GAIN_KG_PER_DAY = Stated.number("group.gainKgPerDay", -1, 2.5);
-  public static final Stated.Number BIRTH_SPREAD_DAYS =
+  public static final Stated.Figure HEAD = Stated.whole("group.head", 0, 100000);
+  public static final Stated.Figure WEIGHT_KG = Stated.number("group.weightKg", 2, 1500);
+  public static final Stated.Figure GAIN_KG_PER_DAY = Stated.number("group.gainKgPerDay", -1, 2.5);
+  public static final Stated.Figure BIRTH_SPREAD_DAYS =
       Stated.whole("group.birthSpreadDays", 1, 180);
-  public static final Stated.Number YOUNG_PER_DAM = Stated.number("group.youngPerDam", 0, 4);
+  public static final Stated.Figure YOUNG_PER_DAM = Stated.number("group.youngPerDam", 0, 4);
   public static final Stated.Text NAME = Stated.text("group.name", 60);
 
   /** More changes than this in one group are a mistake. */

@@ -10,9 +10,9 @@ import wiselarder.core.quantity.Stated;
  * @param weightKg mean weight a head if they were weighed, else null
  */
 public record ConditionScore(LocalDate date, double score, Double weightKg) {
-  public static final Stated.Number WEIGHT_KG =
+  public static final Stated.Figure WEIGHT_KG =
       Stated.number("condition.weightKg", 2, 1500).orNone();
-  public static final Stated.Number SCORE = Stated.number("condition.score", 1, 9);
+  public static final Stated.Figure SCORE = Stated.number("condition.score", 1, 9);
 
   public ConditionScore {
     Check.present("condition.date", date);

@@ -22,9 +22,9 @@ public record HeadChange(
     String toGroupId,
     Double moneyPerHead,
     String note) {
-  public static final Stated.Number MONEY_PER_HEAD =
+  public static final Stated.Figure MONEY_PER_HEAD =
       Stated.number("headChange.moneyPerHead", 0, 100000).orNone();
-  public static final Stated.Number HEAD = Stated.whole("headChange.head", 1, 100000);
+  public static final Stated.Figure HEAD = Stated.whole("headChange.head", 1, 100000);
   public static final Stated.Text NOTE = Stated.note("headChange.note", 400);
 
   /** Why the number changes. */

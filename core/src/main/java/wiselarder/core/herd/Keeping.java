@@ -26,14 +26,14 @@ public record Keeping(
     Double conditionFloor,
     boolean snowAsWater,
     double besidesKgPerDay) {
-  public static final Stated.Number CONDITION_FLOOR =
+  public static final Stated.Figure CONDITION_FLOOR =
       Stated.number("keeping.conditionFloor", 1, 9).orNone();
-  public static final Stated.Number WIND_KM_PER_HOUR =
+  public static final Stated.Figure WIND_KM_PER_HOUR =
       Stated.number("keeping.windKmPerHour", 0, 100);
-  public static final Stated.Number WALK_KM_PER_DAY = Stated.number("keeping.walkKmPerDay", 0, 30);
-  public static final Stated.Number DEATHS_PER_YEAR_SHARE =
+  public static final Stated.Figure WALK_KM_PER_DAY = Stated.number("keeping.walkKmPerDay", 0, 30);
+  public static final Stated.Figure DEATHS_PER_YEAR_SHARE =
       Stated.number("keeping.deathsPerYearShare", 0, 0.5);
-  public static final Stated.Number BESIDES_KG_PER_DAY =
+  public static final Stated.Figure BESIDES_KG_PER_DAY =
       Stated.number("keeping.besidesKgPerDay", 0, 15);
 
   /** What keeps off wind and rain. */

@@ -11,10 +11,10 @@ import wiselarder.core.quantity.Stated;
  * @param lowKgPerHa what it may be as well, by the way of measuring
  */
 public record CoverMeasure(double coverKgPerHa, double lowKgPerHa, double highKgPerHa) {
-  public static final Stated.Number HEIGHT_CM = Stated.number("measured.heightCm", 0, 400);
-  public static final Stated.Number READING = Stated.number("plate.reading", 0, 200);
-  public static final Stated.Number PER_UNIT_KG = Stated.number("plate.perUnitKg", 1, 1000);
-  public static final Stated.Number BASE_KG = Stated.number("plate.baseKg", -2000, 5000);
+  public static final Stated.Figure HEIGHT_CM = Stated.number("measured.heightCm", 0, 400);
+  public static final Stated.Figure READING = Stated.number("plate.reading", 0, 200);
+  public static final Stated.Figure PER_UNIT_KG = Stated.number("plate.perUnitKg", 1, 1000);
+  public static final Stated.Figure BASE_KG = Stated.number("plate.baseKg", -2000, 5000);
 
   /** Mass at a height is known to two fifths, by the notes of the forage table. */
   private static final double BY_HEIGHT = 0.4;
@@ -33,9 +33,9 @@ public record CoverMeasure(double coverKgPerHa, double lowKgPerHa, double highKg
    * @param frameM2 area of the frame, m2
    */
   public record Clip(double freshG, double dmShare, double frameM2) {
-    public static final Stated.Number FRESH_G = Stated.number("clip.freshG", 0, 20_000);
-    public static final Stated.Number DM_SHARE = Stated.number("clip.dmShare", 0.05, 1);
-    public static final Stated.Number FRAME_M2 = Stated.number("clip.frameM2", 0.02, 4);
+    public static final Stated.Figure FRESH_G = Stated.number("clip.freshG", 0, 20_000);
+    public static final Stated.Figure DM_SHARE = Stated.number("clip.dmShare", 0.05, 1);
+    public static final Stated.Figure FRAME_M2 = Stated.number("clip.frameM2", 0.02, 4);
 
     public Clip {
       FRESH_G.check(freshG);

@@ -34,14 +34,14 @@ public record Field(
     Double deductedHa,
     Lie lie,
     Outline outline) {
-  public static final Stated.Number UTILIZATION =
+  public static final Stated.Figure UTILIZATION =
       Stated.number("field.utilization", 0.05, 0.95).orNone();
-  public static final Stated.Number RESIDUAL_KG_PER_HA =
+  public static final Stated.Figure RESIDUAL_KG_PER_HA =
       Stated.number("field.residualKgPerHa", 0, 8000).orNone();
-  public static final Stated.Number TURN_IN_KG_PER_HA =
+  public static final Stated.Figure TURN_IN_KG_PER_HA =
       Stated.number("field.turnInKgPerHa", 0, 20000).orNone();
-  public static final Stated.Number AREA_HA = Stated.number("field.areaHa", 0.01, 5000);
-  public static final Stated.Number DEDUCTED_HA =
+  public static final Stated.Figure AREA_HA = Stated.number("field.areaHa", 0.01, 5000);
+  public static final Stated.Figure DEDUCTED_HA =
       Stated.number("field.deductedHa", 0, 5000).orNone();
   public static final Stated.Text NAME = Stated.text("field.name", 60);
   public static final Stated.Text NOTE = Stated.note("field.note", 4000);

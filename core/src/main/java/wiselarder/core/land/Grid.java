@@ -9,8 +9,8 @@ import wiselarder.core.quantity.Stated;
  * areas err by less than a thousandth.
  */
 public record Grid(double longitudeDeg, double latitudeDeg) {
-  public static final Stated.Number LONGITUDE_DEG = Stated.number("grid.longitudeDeg", -180, 180);
-  public static final Stated.Number LATITUDE_DEG = Stated.number("grid.latitudeDeg", -80, 80);
+  public static final Stated.Figure LONGITUDE_DEG = Stated.number("grid.longitudeDeg", -180, 180);
+  public static final Stated.Figure LATITUDE_DEG = Stated.number("grid.latitudeDeg", -80, 80);
 
   public Grid {
     LONGITUDE_DEG.check(longitudeDeg);

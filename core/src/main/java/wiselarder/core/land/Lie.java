@@ -34,12 +34,12 @@ public record Lie(
     SoilTest soilTest,
     Double waterLPerDay,
     Double waterCostPerM3) {
-  public static final Stated.Number SLOPE_DEG = Stated.number("lie.slopeDeg", 0, 60).orNone();
-  public static final Stated.Number DISTANCE_M =
+  public static final Stated.Figure SLOPE_DEG = Stated.number("lie.slopeDeg", 0, 60).orNone();
+  public static final Stated.Figure DISTANCE_M =
       Stated.number("lie.distanceM", 0, 100_000).orNone();
-  public static final Stated.Number WATER_LPER_DAY =
+  public static final Stated.Figure WATER_LPER_DAY =
       Stated.number("lie.waterLPerDay", 0, 1_000_000).orNone();
-  public static final Stated.Number WATER_COST_PER_M3 =
+  public static final Stated.Figure WATER_COST_PER_M3 =
       Stated.number("lie.waterCostPerM3", 0, 1000).orNone();
 
   public static final Stated.Text FORMERLY = Stated.note("lie.formerly", 400);
@@ -77,10 +77,10 @@ public record Lie(
    */
   public record SoilTest(
       LocalDate date, Double ph, Double phosphorusMgPerKg, Double potassiumMgPerKg) {
-    public static final Stated.Number PH = Stated.number("soilTest.ph", 3, 10).orNone();
-    public static final Stated.Number PHOSPHORUS_MG_PER_KG =
+    public static final Stated.Figure PH = Stated.number("soilTest.ph", 3, 10).orNone();
+    public static final Stated.Figure PHOSPHORUS_MG_PER_KG =
         Stated.number("soilTest.phosphorusMgPerKg", 0, 1000).orNone();
-    public static final Stated.Number POTASSIUM_MG_PER_KG =
+    public static final Stated.Figure POTASSIUM_MG_PER_KG =
         Stated.number("soilTest.potassiumMgPerKg", 0, 5000).orNone();
 
     public SoilTest {

@@ -17,9 +17,9 @@ public record Outline(List<Point> edge, List<Off> off) {
   public record Point(double eastM, double northM) {
     private static final double FURTHEST_M = 100_000;
 
-    public static final Stated.Number EAST_M =
+    public static final Stated.Figure EAST_M =
         Stated.number("point.eastM", -FURTHEST_M, FURTHEST_M);
-    public static final Stated.Number NORTH_M =
+    public static final Stated.Figure NORTH_M =
         Stated.number("point.northM", -FURTHEST_M, FURTHEST_M);
 
     public Point {
@@ -50,7 +50,7 @@ public record Outline(List<Point> edge, List<Off> off) {
    * @param bufferM width of the strip kept on each side of a line or around a shape
    */
   public record Off(Kind kind, String name, List<Point> points, double bufferM) {
-    public static final Stated.Number BUFFER_M = Stated.number("off.bufferM", 0, 500);
+    public static final Stated.Figure BUFFER_M = Stated.number("off.bufferM", 0, 500);
     public static final Stated.Text NAME = Stated.note("off.name", 60);
 
     public Off {

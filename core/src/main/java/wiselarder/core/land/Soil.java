@@ -11,7 +11,7 @@ import wiselarder.core.quantity.Stated;
  * @param drainsFreely false where water stands after rain
  */
 public record Soil(Texture texture, Double depthCm, boolean drainsFreely) {
-  public static final Stated.Number DEPTH_CM = Stated.number("soil.depthCm", 10, 300).orNone();
+  public static final Stated.Figure DEPTH_CM = Stated.number("soil.depthCm", 10, 300).orNone();
 
   /**
    * Textures with the water they hold for plants, mm per m of depth. Source: common textbook ranges

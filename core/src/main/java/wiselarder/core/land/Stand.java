@@ -26,11 +26,11 @@ public record Stand(
     double openingDeadShare,
     LocalDate fromInclusive,
     LocalDate toExclusive) {
-  public static final Stated.Number YIELD_KG_PER_HA =
+  public static final Stated.Figure YIELD_KG_PER_HA =
       Stated.number("stand.yieldKgPerHa", 200, 40000).orNone();
-  public static final Stated.Number OPENING_COVER_KG_PER_HA =
+  public static final Stated.Figure OPENING_COVER_KG_PER_HA =
       Stated.number("stand.openingCoverKgPerHa", 0, 30000).orNone();
-  public static final Stated.Number OPENING_DEAD_SHARE =
+  public static final Stated.Figure OPENING_DEAD_SHARE =
       Stated.number("stand.openingDeadShare", 0, 1);
 
   public Stand {

@@ -10,9 +10,9 @@ import wiselarder.core.quantity.Stated;
  */
 public record Dressing(
     String id, String fieldId, LocalDate date, double nitrogenKgPerHa, Double pricePerKg) {
-  public static final Stated.Number PRICE_PER_KG =
+  public static final Stated.Figure PRICE_PER_KG =
       Stated.number("dressing.pricePerKg", 0, 100).orNone();
-  public static final Stated.Number NITROGEN_KG_PER_HA =
+  public static final Stated.Figure NITROGEN_KG_PER_HA =
       Stated.number("dressing.nitrogenKgPerHa", 1, 200);
 
   public Dressing {

@@ -31,7 +31,7 @@ public record Farm(
     List<OwnForage> forages,
     List<Machine> machines,
     Grid grid) {
-  public static final Stated.Number AUD_KG = Stated.number("farm.audKg", 5, 20);
+  public static final Stated.Figure AUD_KG = Stated.number("farm.audKg", 5, 20);
   public static final Stated.Text NAME = Stated.text("farm.name", 80);
   public static final Stated.Text NOTE = Stated.note("farm.note", 4000);
   public static final Stated.Text CURRENCY = Stated.text("farm.currency", 5);

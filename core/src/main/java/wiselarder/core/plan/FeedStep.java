@@ -25,7 +25,7 @@ public record FeedStep(
     LocalDate fromInclusive,
     LocalDate toExclusive,
     Double mostShare) {
-  public static final Stated.Number MOST_SHARE = Stated.number("step.mostShare", 0.01, 1).orNone();
+  public static final Stated.Figure MOST_SHARE = Stated.number("step.mostShare", 0.01, 1).orNone();
 
   public enum Kind {
     GRAZE,

@@ -6,7 +6,7 @@ import wiselarder.core.quantity.Stated;
 
 /** Water put on a field on a date, mm that reach the soil. */
 public record Irrigation(String id, String fieldId, LocalDate date, double waterMm) {
-  public static final Stated.Number WATER_MM = Stated.number("irrigation.waterMm", 1, 150);
+  public static final Stated.Figure WATER_MM = Stated.number("irrigation.waterMm", 1, 150);
 
   public Irrigation {
     id = Check.text("irrigation.id", id, 80);

@@ -21,8 +21,8 @@ public record LightPass(
     LocalDate toExclusive,
     double whenKgPerHa,
     double leaveKgPerHa) {
-  public static final Stated.Number WHEN_KG_PER_HA = Stated.number("pass.whenKgPerHa", 100, 20000);
-  public static final Stated.Number LEAVE_KG_PER_HA = Stated.number("pass.leaveKgPerHa", 50, 20000);
+  public static final Stated.Figure WHEN_KG_PER_HA = Stated.number("pass.whenKgPerHa", 100, 20000);
+  public static final Stated.Figure LEAVE_KG_PER_HA = Stated.number("pass.leaveKgPerHa", 50, 20000);
 
   public LightPass {
     id = Check.text("pass.id", id, 80);

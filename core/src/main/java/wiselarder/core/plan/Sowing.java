@@ -21,9 +21,9 @@ public record Sowing(
     Double yieldKgPerHa,
     double seedShare,
     LocalDate endsOn) {
-  public static final Stated.Number YIELD_KG_PER_HA =
+  public static final Stated.Figure YIELD_KG_PER_HA =
       Stated.number("sowing.yieldKgPerHa", 200, 40000).orNone();
-  public static final Stated.Number SEED_SHARE = Stated.number("sowing.seedShare", 0.3, 3);
+  public static final Stated.Figure SEED_SHARE = Stated.number("sowing.seedShare", 0.3, 3);
 
   /** What is done to the ground before, and the days it takes the field out of use. Assumptions. */
   public enum Preparation {

@@ -71,6 +71,7 @@ public enum CoreReason implements Reason {
   /** The range in the unit of the file's column. */
   CELL_OUT_OF_RANGE(text("cell"), number("min"), number("max"));
 
+  @SuppressWarnings("ImmutableEnumChecker") // List.of cannot be changed
   private final List<Value> given;
 
   CoreReason(Value... given) {

@@ -27,6 +27,8 @@ public record Refusal(Reason reason, String field, Map<String, Object> values) {
   }
 
   /**
+   * A refusal with its values.
+   *
    * @param values in the reason's order
    */
   public static Refusal of(Reason reason, String field, Object... values) {

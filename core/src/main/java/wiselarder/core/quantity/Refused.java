@@ -10,6 +10,8 @@ public final class Refused extends RuntimeException {
   private final String place;
 
   /**
+   * A refusal with its values.
+   *
    * @param values in the reason's order
    */
   public Refused(Reason reason, String field, Object... values) {

@@ -39,11 +39,11 @@ public sealed interface Stated {
    * @param max most that is accepted
    * @param whole whether it is a count
    */
-  record Number(String name, double min, double max, boolean whole, boolean optional)
+  record Figure(String name, double min, double max, boolean whole, boolean optional)
       implements Stated {
     /** The same, where nothing may be stated. */
-    public Number orNone() {
-      return new Number(name, min, max, whole, true);
+    public Figure orNone() {
+      return new Figure(name, min, max, whole, true);
     }
 
     /** The value, when it is accepted. */
@@ -66,8 +66,9 @@ public sealed interface Stated {
       if (value == null && optional) {
         return null;
       }
-      return Check.range(
-          name, Check.present(name, value), Math.max(min, least), Math.min(max, most));
+      double from = Math.max(min, least);
+      double to = Math.min(max, most);
+      return Check.range(name, Check.present(name, value), from, to);
     }
   }
 
@@ -90,13 +91,13 @@ public sealed interface Stated {
   }
 
   /** A number from {@code min} to {@code max}. */
-  static Number number(String name, double min, double max) {
-    return new Number(name, min, max, false, false);
+  static Figure number(String name, double min, double max) {
+    return new Figure(name, min, max, false, false);
   }
 
   /** A whole number from {@code min} to {@code max}. */
-  static Number whole(String name, int min, int max) {
-    return new Number(name, min, max, true, false);
+  static Figure whole(String name, int min, int max) {
+    return new Figure(name, min, max, true, false);
   }
 
   /** A text of 1 to {@code most} characters on one line. */

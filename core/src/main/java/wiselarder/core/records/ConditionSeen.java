@@ -10,8 +10,8 @@ import wiselarder.core.quantity.Stated;
  * @param weightKg mean weight a head if they were weighed, else null
  */
 public record ConditionSeen(String groupId, double score, Double weightKg) implements Fact {
-  public static final Stated.Number WEIGHT_KG = ConditionScore.WEIGHT_KG;
-  public static final Stated.Number SCORE = ConditionScore.SCORE;
+  public static final Stated.Figure WEIGHT_KG = ConditionScore.WEIGHT_KG;
+  public static final Stated.Figure SCORE = ConditionScore.SCORE;
 
   public ConditionSeen {
     groupId = Check.text("record.groupId", groupId, 40);

@@ -9,7 +9,7 @@ import wiselarder.core.quantity.Stated;
  * @param units whole units
  */
 public record LotCounted(String lotId, int units, String note) implements Fact {
-  public static final Stated.Number UNITS = Stated.whole("counted.units", 0, 1000000);
+  public static final Stated.Figure UNITS = Stated.whole("counted.units", 0, 1000000);
   public static final Stated.Text NOTE = Stated.note("record.note", 400);
 
   public LotCounted {

@@ -11,7 +11,7 @@ import wiselarder.core.quantity.Stated;
  * @param groupId who got them, or null
  */
 public record LotFed(String lotId, int units, String groupId, String note) implements Fact {
-  public static final Stated.Number UNITS = Stated.whole("fed.units", 1, 1000000);
+  public static final Stated.Figure UNITS = Stated.whole("fed.units", 1, 1000000);
   public static final Stated.Text NOTE = Stated.note("record.note", 400);
 
   public LotFed {

@@ -24,15 +24,15 @@ public record FeedTest(
     Double calciumPct,
     Double phosphorusPct,
     Double nitratePct) {
-  public static final Stated.Number DM_SHARE = Stated.number("test.dmShare", 0.1, 1).orNone();
-  public static final Stated.Number PROTEIN_PCT =
+  public static final Stated.Figure DM_SHARE = Stated.number("test.dmShare", 0.1, 1).orNone();
+  public static final Stated.Figure PROTEIN_PCT =
       Stated.number("test.proteinPct", 0.5, 90).orNone();
-  public static final Stated.Number TDN_PCT = Stated.number("test.tdnPct", 20, 95).orNone();
-  public static final Stated.Number FIBRE_PCT = Stated.number("test.fibrePct", 0, 95).orNone();
-  public static final Stated.Number CALCIUM_PCT = Stated.number("test.calciumPct", 0, 30).orNone();
-  public static final Stated.Number PHOSPHORUS_PCT =
+  public static final Stated.Figure TDN_PCT = Stated.number("test.tdnPct", 20, 95).orNone();
+  public static final Stated.Figure FIBRE_PCT = Stated.number("test.fibrePct", 0, 95).orNone();
+  public static final Stated.Figure CALCIUM_PCT = Stated.number("test.calciumPct", 0, 30).orNone();
+  public static final Stated.Figure PHOSPHORUS_PCT =
       Stated.number("test.phosphorusPct", 0, 30).orNone();
-  public static final Stated.Number NITRATE_PCT = Stated.number("test.nitratePct", 0, 10).orNone();
+  public static final Stated.Figure NITRATE_PCT = Stated.number("test.nitratePct", 0, 10).orNone();
 
   public static final Stated.Text LABORATORY = Stated.note("test.laboratory", 80);
 

@@ -31,12 +31,12 @@ public record Lot(
     Origin origin,
     UnitSize size,
     Reserve reserve) {
-  public static final Stated.Number PRICE_PER_TONNE_AS_FED =
+  public static final Stated.Figure PRICE_PER_TONNE_AS_FED =
       Stated.number("lot.pricePerTonneAsFed", 0, 100000).orNone();
-  public static final Stated.Number UNITS = Stated.whole("lot.units", 0, 1000000);
-  public static final Stated.Number KG_PER_UNIT_AS_FED =
+  public static final Stated.Figure UNITS = Stated.whole("lot.units", 0, 1000000);
+  public static final Stated.Figure KG_PER_UNIT_AS_FED =
       Stated.number("lot.kgPerUnitAsFed", 1, 5000);
-  public static final Stated.Number DM_SHARE = Stated.number("lot.dmShare", 0.1, 1);
+  public static final Stated.Figure DM_SHARE = Stated.number("lot.dmShare", 0.1, 1);
   public static final Stated.Text NAME = Stated.text("lot.name", 60);
   public static final Stated.Text UNIT_NAME = Stated.text("lot.unitName", 40);
   public static final Stated.Text NOTE = Stated.note("lot.note", 4000);

@@ -24,9 +24,9 @@ public record Origin(
     boolean movable,
     Double makingPerUnit,
     Double haulingPerUnit) {
-  public static final Stated.Number MAKING_PER_UNIT =
+  public static final Stated.Figure MAKING_PER_UNIT =
       Stated.number("origin.makingPerUnit", 0, 10000).orNone();
-  public static final Stated.Number HAULING_PER_UNIT =
+  public static final Stated.Figure HAULING_PER_UNIT =
       Stated.number("origin.haulingPerUnit", 0, 10000).orNone();
 
   public static final Stated.Text PLACE = Stated.note("origin.place", 80);

@@ -12,7 +12,7 @@ import wiselarder.core.quantity.Stated;
  * @param toExclusive first day after it
  */
 public record Reserve(int units, MonthDay fromInclusive, MonthDay toExclusive) {
-  public static final Stated.Number UNITS = Stated.whole("reserve.units", 1, 1000000);
+  public static final Stated.Figure UNITS = Stated.whole("reserve.units", 1, 1000000);
 
   public Reserve {
     UNITS.check(units);

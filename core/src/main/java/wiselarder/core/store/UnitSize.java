@@ -28,15 +28,15 @@ public record UnitSize(
     Double heightM,
     Double densityKgPerM3,
     Double rindCm) {
-  public static final Stated.Number DIAMETER_M = Stated.number("size.diameterM", 0.2, 5).orNone();
-  public static final Stated.Number WIDTH_M = Stated.number("size.widthM", 0.1, 5).orNone();
-  public static final Stated.Number LENGTH_M = Stated.number("size.lengthM", 0.1, 5).orNone();
-  public static final Stated.Number HEIGHT_M = Stated.number("size.heightM", 0.1, 5).orNone();
-  public static final Stated.Number DENSITY_KG_PER_M3 =
+  public static final Stated.Figure DIAMETER_M = Stated.number("size.diameterM", 0.2, 5).orNone();
+  public static final Stated.Figure WIDTH_M = Stated.number("size.widthM", 0.1, 5).orNone();
+  public static final Stated.Figure LENGTH_M = Stated.number("size.lengthM", 0.1, 5).orNone();
+  public static final Stated.Figure HEIGHT_M = Stated.number("size.heightM", 0.1, 5).orNone();
+  public static final Stated.Figure DENSITY_KG_PER_M3 =
       Stated.number("size.densityKgPerM3", 20, 1200).orNone();
-  public static final Stated.Number RIND_CM = Stated.number("size.rindCm", 0, 60).orNone();
+  public static final Stated.Figure RIND_CM = Stated.number("size.rindCm", 0, 60).orNone();
 
-  public static final Stated.Number WEIGHED_KG = Stated.number("size.weighedKg", 1, 5000);
+  public static final Stated.Figure WEIGHED_KG = Stated.number("size.weighedKg", 1, 5000);
 
   private static final int MOST_WEIGHED = 200;
 

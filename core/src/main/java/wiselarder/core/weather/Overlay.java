@@ -14,7 +14,7 @@ import wiselarder.core.quantity.Stated;
  * @param amount what the kind says
  */
 public record Overlay(Kind kind, LocalDate fromInclusive, LocalDate toExclusive, double amount) {
-  public static final Stated.Number AMOUNT = Stated.number("overlay.amount", -30, 60);
+  public static final Stated.Figure AMOUNT = Stated.number("overlay.amount", -30, 60);
 
   /** What is changed, and the meaning of the amount. */
   public enum Kind {

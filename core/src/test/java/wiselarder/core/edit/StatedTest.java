@@ -40,7 +40,7 @@ class StatedTest {
     for (Class<?> record : records) {
       Map<String, Stated> described =
           Stated.in(record).stream()
-              .filter(s -> s instanceof Stated.Number)
+              .filter(s -> s instanceof Stated.Figure)
               .collect(Collectors.toMap(Stated::member, Function.identity(), (a, b) -> a));
       for (RecordComponent c : record.getRecordComponents()) {
         Class<?> type = c.getType();
@@ -68,7 +68,7 @@ class StatedTest {
 
   @Test
   void whatIsDescribedIsWhatIsChecked() {
-    Stated.Number share = Stated.number("lot.dmShare", 0.1, 1);
+    Stated.Figure share = Stated.number("lot.dmShare", 0.1, 1);
     assertThat(share.check(0.1)).isEqualTo(0.1);
     assertThat(share.check(1)).isEqualTo(1);
     for (double bad : List.of(0.0999, 1.0001, Double.NaN)) {
@@ -82,7 +82,7 @@ class StatedTest {
 
   @Test
   void whatElseIsStatedNarrowsButNeverWidens() {
-    Stated.Number off = Stated.number("field.deductedHa", 0, 10).orNone();
+    Stated.Figure off = Stated.number("field.deductedHa", 0, 10).orNone();
     assertThat(off.check(3.0, 0, 4)).isEqualTo(3);
     assertThatThrownBy(() -> off.check(5.0, 0, 4))
         .isInstanceOfSatisfying(

@@ -254,14 +254,14 @@ class OpenApiConfig {
   @SuppressWarnings({"rawtypes", "unchecked"})
   private static Schema described(Stated stated) {
     Schema one = new Schema();
-    if (stated instanceof Stated.Number n) {
+    if (stated instanceof Stated.Figure n) {
       one.addType(n.whole() ? "integer" : "number");
       one.minimum(BigDecimal.valueOf(n.min())).maximum(BigDecimal.valueOf(n.max()));
     } else if (stated instanceof Stated.Text t) {
       one.types(Set.of("string"));
       one.minLength(t.lines() ? 0 : 1).maxLength(t.most());
     }
-    if (stated instanceof Stated.Number && stated.optional()) {
+    if (stated instanceof Stated.Figure && stated.optional()) {
       one.addType("null");
     }
     return one;

@@ -44,7 +44,7 @@ record CsvColumn(String name, CsvUnit unit, Kind kind, String path, Map<String, 
   }
 
   /** A column for a number that is described where it is stated. */
-  static CsvColumn number(String name, Stated.Number stated) {
+  static CsvColumn number(String name, Stated.Figure stated) {
     return new CsvColumn(
         name,
         CsvUnit.of(stated),
@@ -58,9 +58,9 @@ record CsvColumn(String name, CsvUnit unit, Kind kind, String path, Map<String, 
 
   /** Whether a refusal of that input is about this column. */
   boolean holds(String field) {
-    return field.equals(path)
-        || OWN.contains(field.substring(0, Math.max(0, field.indexOf('.'))))
-            && field.substring(field.indexOf('.') + 1).equals(path);
+    int dot = field.indexOf('.');
+    boolean own = OWN.contains(field.substring(0, Math.max(0, dot)));
+    return field.equals(path) || (own && field.substring(dot + 1).equals(path));
   }
 
   static CsvColumn choice(String name, String path, Map<String, String> choices) {

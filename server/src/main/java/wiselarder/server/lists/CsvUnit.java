@@ -36,7 +36,7 @@ public enum CsvUnit {
   }
 
   /** The unit of a stated number, by the unit at the end of its name. */
-  static CsvUnit of(Stated.Number stated) {
+  static CsvUnit of(Stated.Figure stated) {
     return ENDINGS.stream()
         .filter(e -> stated.member().endsWith(e.ending))
         .findFirst()

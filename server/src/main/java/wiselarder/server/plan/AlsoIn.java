@@ -39,6 +39,8 @@ public final class AlsoIn {
   record Made(FarmPlan content, List<PlanEdit> edits) {}
 
   /**
+   * Makes a change in another plan.
+   *
    * @param base this plan before the edits
    * @param edits that were made on it
    * @param against told to, where something stands against it

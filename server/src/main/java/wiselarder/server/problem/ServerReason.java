@@ -79,6 +79,7 @@ public enum ServerReason implements Reason {
   /** As {@link #NOT_ONE_OF} where the choices are too many to list. */
   NOT_KNOWN(Reason.text("cell"));
 
+  @SuppressWarnings("ImmutableEnumChecker") // List.of cannot be changed
   private final List<Value> given;
 
   ServerReason(Value... given) {
