@@ -25,6 +25,7 @@ public record LeverOption(
     double storedKgMore,
     Double cost,
     LocalDate decideBy) {
+  /** What is done. */
   public enum Kind {
     STOCKPILE,
     BUY_HAY

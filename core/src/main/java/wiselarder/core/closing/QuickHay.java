@@ -58,28 +58,14 @@ public record QuickHay(FarmPlan plan, int units, double eatenKg, int days, doubl
     LocalDate start = fromInclusive.withDayOfMonth(1);
     PlanYear year = new PlanYear(start, PLAN_MONTHS);
     Check.range("quick.days", year.day(toExclusive) - year.day(fromInclusive), 1, 366);
-    AnimalGroup group =
-        group(
-            kind,
-            head,
-            weightKg,
-            engine.catalogue().herd().defaultGainKgPerDay(kind),
-            start,
-            fromInclusive,
-            toExclusive);
+    double gain = engine.catalogue().herd().defaultGainKgPerDay(kind);
+    AnimalGroup group = group(kind, head, weightKg, gain, start, fromInclusive, toExclusive);
     FarmPlan plan = plan(farmName, climateId, units, currency, year, group, lot);
     YearBalance b = engine.simulate(plan);
     HaySum sum = HaySum.of(b, 0, 0);
     double usable = sum.exactUnits() <= 0 ? 0 : (sum.fedKg() + sum.bareKg()) / sum.exactUnits();
-    FarmPlan filled =
-        plan(
-            farmName,
-            climateId,
-            units,
-            currency,
-            year,
-            plan.farm().groups().get(0),
-            lot.like(lot.id(), lot.name(), sum.units()));
+    Lot enough = lot.like(lot.id(), lot.name(), sum.units());
+    FarmPlan filled = plan(farmName, climateId, units, currency, year, group, enough);
     return new QuickHay(filled, sum.units(), sum.fedKg() + sum.bareKg(), sum.days(), usable);
   }
 

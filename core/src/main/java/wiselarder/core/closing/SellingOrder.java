@@ -59,15 +59,7 @@ public record SellingOrder(
     }
     YearBalance before = engine.simulate(stated);
     List<AnimalGroup> groups = stated.farm().groups();
-    List<Integer> order = new ArrayList<>();
-    for (int g = 0; g < groups.size(); g++) {
-      if (before.resolved().groupYear(g).head(from) >= 1) {
-        order.add(g);
-      }
-    }
-    order.sort(
-        Comparator.comparingInt((Integer g) -> rung(groups.get(g)))
-            .thenComparingDouble(g -> -needFrom(before, g, from)));
+    List<Integer> order = order(before, from);
     List<SellingOrder> rungs = new ArrayList<>();
     FarmPlan now = stated;
     double bare = before.totalBareKg();
@@ -93,6 +85,21 @@ public record SellingOrder(
       bare = left;
     }
     return rungs;
+  }
+
+  /** Groups that are there on a day, in the order in which they would go. */
+  private static List<Integer> order(YearBalance b, int from) {
+    List<AnimalGroup> groups = b.stated().farm().groups();
+    List<Integer> order = new ArrayList<>();
+    for (int g = 0; g < groups.size(); g++) {
+      if (b.resolved().groupYear(g).head(from) >= 1) {
+        order.add(g);
+      }
+    }
+    order.sort(
+        Comparator.comparingInt((Integer g) -> rung(groups.get(g)))
+            .thenComparingDouble(g -> -needFrom(b, g, from)));
+    return order;
   }
 
   private static int rung(AnimalGroup g) {

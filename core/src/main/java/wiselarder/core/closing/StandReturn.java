@@ -95,24 +95,11 @@ public record StandReturn(
 
   private static StandReturn of(FarmPlan stated, Catalogue catalogue, Candidate s, Terms terms) {
     Forage forage = catalogue.forage(s.forageId);
-    GrowthCurve curve =
-        catalogue
-            .growth()
-            .curve(stated.farm().climateId(), s.forageId)
-            .orElseThrow(
-                () ->
-                    new Refused(
-                        CoreReason.NO_CURVE,
-                        "stand.forageId",
-                        forage.name(),
-                        stated.farm().climateId()));
+    GrowthCurve curve = curve(stated.farm().climateId(), catalogue, forage);
     QualityTable.Values worth = catalogue.quality().of(s.forageId);
     double yield = curve.annualKgPerHa();
     yield += nitrogen(yield, s.nitrogenKgPerHa, forage.legumeShare());
-    int days = 0;
-    for (int m = 0; m < 12; m++) {
-      days += curve.monthlyKgPerHaDay().get(m) >= GROWS_AT * curve.peakKgPerHaDay() ? DAYS[m] : 0;
-    }
+    int days = grazingDays(curve);
     double eaten = yield * forage.utilizationRotational();
     double tdn = worth.green(QualityTable.Values.TDN, GRAZED_AT);
     AnimalClass steers = catalogue.herd().byWeight(STEERS, terms.weightKg);
@@ -135,6 +122,23 @@ public record StandReturn(
         cost,
         gainPerHa <= 0 ? Double.NaN : cost / gainPerHa,
         gainPerHa * terms.valuePerKgGain - cost);
+  }
+
+  private static GrowthCurve curve(String climateId, Catalogue catalogue, Forage forage) {
+    return catalogue
+        .growth()
+        .curve(climateId, forage.id())
+        .orElseThrow(
+            () -> new Refused(CoreReason.NO_CURVE, "stand.forageId", forage.name(), climateId));
+  }
+
+  /** Days of the months in which it grows well enough to be grazed. */
+  private static int grazingDays(GrowthCurve curve) {
+    int days = 0;
+    for (int m = 0; m < 12; m++) {
+      days += curve.monthlyKgPerHaDay().get(m) >= GROWS_AT * curve.peakKgPerHaDay() ? DAYS[m] : 0;
+    }
+    return days;
   }
 
   private static final int[] DAYS = {31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31};

@@ -117,10 +117,7 @@ public final class DayBook {
     weathered = new double[fieldCount * rows];
     cutOff = new double[fieldCount * rows];
     water = new double[fieldCount * rows];
-    standing = new double[fieldCount][];
-    for (int f = 0; f < fieldCount && !lean; f++) {
-      standing[f] = resolved.fields[f].alone ? null : new double[days * STANDING];
-    }
+    standing = lean ? new double[fieldCount][] : standing();
     deadDays = new double[fieldCount * rows];
     standingKg = new double[days];
     ripeness = new double[fieldCount * rows];
@@ -133,10 +130,7 @@ public final class DayBook {
     groupLotDay = new double[fed * lotCount];
     int sown = resolved.stated.plan().sowings().size();
     sownCover = new double[sown * days];
-    sowings =
-        resolved.stated.plan().sowings().stream()
-            .map(SowingYear::outside)
-            .toArray(SowingYear[]::new);
+    sowings = outside();
     lotKg = new double[lotCount * days];
     lotUnits = new int[lotCount * days];
     lotOpened = new int[lotCount * days];
@@ -159,20 +153,24 @@ public final class DayBook {
     for (int s = 0; s < sowings.length; s++) {
       head(of.sownCover, sownCover, s, before, 1);
     }
-    double[][] ofFields = {
-      of.cover,
-      of.green,
-      of.grown,
-      of.fieldEaten,
-      of.fieldStandingEaten,
-      of.trampled,
-      of.weathered,
-      of.cutOff,
-      of.water,
-      of.deadDays,
-      of.ripeness
-    };
-    double[][] fields = {
+    double[][] ofFields = of.rowsOfFields();
+    double[][] fields = rowsOfFields();
+    for (int i = 0; i < fields.length; i++) {
+      System.arraycopy(ofFields[i], 0, fields[i], 0, before * fieldCount);
+    }
+    for (int f = 0; f < fieldCount; f++) {
+      if (standing[f] != null) {
+        System.arraycopy(of.standing[f], 0, standing[f], 0, before * STANDING);
+      }
+    }
+    System.arraycopy(of.standingKg, 0, standingKg, 0, before);
+    takeOverLots(of, before);
+    states.putAll(of.states.headMap(before, true));
+  }
+
+  /** What is kept of all fields day by day, a day's fields beside each other. */
+  private double[][] rowsOfFields() {
+    return new double[][] {
       cover,
       green,
       grown,
@@ -185,21 +183,29 @@ public final class DayBook {
       deadDays,
       ripeness
     };
-    for (int i = 0; i < fields.length; i++) {
-      System.arraycopy(ofFields[i], 0, fields[i], 0, before * fieldCount);
-    }
+  }
+
+  /** Of fields with more than one stand what stands is kept. */
+  private double[][] standing() {
+    double[][] of = new double[fieldCount][];
     for (int f = 0; f < fieldCount; f++) {
-      if (standing[f] != null) {
-        System.arraycopy(of.standing[f], 0, standing[f], 0, before * STANDING);
-      }
+      of[f] = resolved.fields[f].alone ? null : new double[days * STANDING];
     }
-    System.arraycopy(of.standingKg, 0, standingKg, 0, before);
+    return of;
+  }
+
+  private SowingYear[] outside() {
+    return resolved.stated.plan().sowings().stream()
+        .map(SowingYear::outside)
+        .toArray(SowingYear[]::new);
+  }
+
+  private void takeOverLots(DayBook of, int before) {
     System.arraycopy(of.groupLotDay, 0, groupLotDay, 0, before * groupCount * lotCount);
     System.arraycopy(of.lotKg, 0, lotKg, 0, before * lotCount);
     System.arraycopy(of.lotUnits, 0, lotUnits, 0, before * lotCount);
     System.arraycopy(of.lotOpened, 0, lotOpened, 0, before * lotCount);
     System.arraycopy(of.lotEaten, 0, lotEaten, 0, before * lotCount);
-    states.putAll(of.states.headMap(before, true));
   }
 
   private void head(double[] from, double[] to, int item, int before, int figures) {

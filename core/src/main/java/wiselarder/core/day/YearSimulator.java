@@ -343,17 +343,19 @@ public final class YearSimulator {
     }
     s.stock = Math.max(0, s.stock - down / p.areaHa);
     offers.set(f, p, s);
+    book(g, f, day, down, eaten, fromStock || p.base().residue);
+    return eaten;
+  }
+
+  private void book(int g, int f, int day, double down, double eaten, boolean standing) {
     int at = out.row(day) + f;
     out.fieldEaten[at] += eaten;
     out.trampled[at] += down - eaten;
     totals.trampledKg += down - eaten;
-    if (fromStock || p.base().residue) {
+    if (standing) {
       out.fieldStandingEaten[at] += eaten;
-      eat(Shelf.STANDING, g, day, eaten);
-    } else {
-      eat(Shelf.GROWING, g, day, eaten);
     }
-    return eaten;
+    eat(standing ? Shelf.STANDING : Shelf.GROWING, g, day, eaten);
   }
 
   private void eat(Shelf shelf, int g, int day, double kg) {

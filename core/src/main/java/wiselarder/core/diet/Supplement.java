@@ -138,35 +138,24 @@ public record Supplement(
     protein.set(displaced, -m.proteinPct / 100);
     energy.set(displaced, -m.mjPerKg);
     bulk.set(displaced, -1);
-    List<StoredFeed> feeds =
-        catalogue.storedFeeds().stream().filter(f -> suits(f, group.kind())).toList();
-    List<Variable> amounts = new ArrayList<>();
-    List<Ingredient> prices = new ArrayList<>();
-    for (StoredFeed f : feeds) {
+    List<Offer> offers = new ArrayList<>();
+    for (StoredFeed f : catalogue.storedFeeds()) {
+      if (!suits(f, group.kind())) {
+        continue;
+      }
       Ingredient price = price(f, balance);
-      prices.add(price);
       double perKgDm = price.pricePerTonneAsFed / 1000 / f.dmShare() / (1 - FED_LOSS);
       Variable kg =
           model.addVariable(f.id()).lower(0).upper(f.maxShareOfDiet() * m.needKg).weight(perKgDm);
-      amounts.add(kg);
+      offers.add(new Offer(f, price, kg));
       protein.set(kg, f.worth().proteinPct() / 100);
       energy.set(kg, Energy.mjPerKg(f.worth().tdnPct()));
       bulk.set(kg, 1);
     }
     Optimisation.Result result = model.minimise();
     boolean met = result.getState().isFeasible();
-    List<Ingredient> parts = new ArrayList<>();
-    double cost = 0;
-    for (int i = 0; met && i < feeds.size(); i++) {
-      double kg = amounts.get(i).getValue().doubleValue();
-      if (kg > 1e-4) {
-        StoredFeed f = feeds.get(i);
-        double asFed = kg / f.dmShare() / (1 - FED_LOSS);
-        Ingredient p = prices.get(i);
-        cost += asFed * p.pricePerTonneAsFed / 1000;
-        parts.add(new Ingredient(f.id(), kg, asFed, p.pricePerTonneAsFed, p.defaultPrice));
-      }
-    }
+    List<Ingredient> parts = met ? parts(offers) : List.of();
+    double cost = parts.stream().mapToDouble(p -> p.kgAsFed * p.pricePerTonneAsFed / 1000).sum();
     return new Supplement(
         group.id(),
         month,
@@ -177,6 +166,22 @@ public record Supplement(
         cost,
         cost * m.headDays,
         met);
+  }
+
+  /** A feed that may be given, at its price, and how much of it. */
+  private record Offer(StoredFeed feed, Ingredient price, Variable kg) {}
+
+  private static List<Ingredient> parts(List<Offer> offers) {
+    List<Ingredient> parts = new ArrayList<>();
+    for (Offer o : offers) {
+      double kg = o.kg.getValue().doubleValue();
+      if (kg > 1e-4) {
+        double asFed = kg / o.feed.dmShare() / (1 - FED_LOSS);
+        Ingredient p = o.price;
+        parts.add(new Ingredient(o.feed.id(), kg, asFed, p.pricePerTonneAsFed, p.defaultPrice));
+      }
+    }
+    return parts;
   }
 
   /** Straw and minerals meet no need; some feeds are shut to some animals. */

@@ -55,33 +55,9 @@ final class Split {
 
   private Plan plan(Plan p) {
     return p.withSteps(p.steps().stream().map(this::step).toList())
-        .withClosings(
-            both(
-                p.closings(),
-                Closing::fieldId,
-                c ->
-                    new Closing(
-                        copyId(c.id()),
-                        newId,
-                        c.fromInclusive(),
-                        c.toExclusive(),
-                        c.grazedBy(),
-                        c.grazeUntilExclusive())))
+        .withClosings(both(p.closings(), Closing::fieldId, this::closing))
         .withCuts(both(p.cuts(), HayCut::fieldId, this::cut))
-        .withSowings(
-            both(
-                p.sowings(),
-                Sowing::fieldId,
-                s ->
-                    new Sowing(
-                        copyId(s.id()),
-                        newId,
-                        s.forageId(),
-                        s.sowOn(),
-                        s.preparation(),
-                        s.yieldKgPerHa(),
-                        s.seedShare(),
-                        s.endsOn())))
+        .withSowings(both(p.sowings(), Sowing::fieldId, this::sowing))
         .withDressings(
             both(
                 p.dressings(),
@@ -94,19 +70,40 @@ final class Split {
                 p.irrigations(),
                 Irrigation::fieldId,
                 i -> new Irrigation(copyId(i.id()), newId, i.date(), i.waterMm())))
-        .withPasses(
-            both(
-                p.passes(),
-                LightPass::fieldId,
-                l ->
-                    new LightPass(
-                        copyId(l.id()),
-                        newId,
-                        l.groupId(),
-                        l.fromInclusive(),
-                        l.toExclusive(),
-                        l.whenKgPerHa(),
-                        l.leaveKgPerHa())));
+        .withPasses(both(p.passes(), LightPass::fieldId, this::pass));
+  }
+
+  private Closing closing(Closing c) {
+    return new Closing(
+        copyId(c.id()),
+        newId,
+        c.fromInclusive(),
+        c.toExclusive(),
+        c.grazedBy(),
+        c.grazeUntilExclusive());
+  }
+
+  private Sowing sowing(Sowing s) {
+    return new Sowing(
+        copyId(s.id()),
+        newId,
+        s.forageId(),
+        s.sowOn(),
+        s.preparation(),
+        s.yieldKgPerHa(),
+        s.seedShare(),
+        s.endsOn());
+  }
+
+  private LightPass pass(LightPass l) {
+    return new LightPass(
+        copyId(l.id()),
+        newId,
+        l.groupId(),
+        l.fromInclusive(),
+        l.toExclusive(),
+        l.whenKgPerHa(),
+        l.leaveKgPerHa());
   }
 
   private <T> List<T> both(List<T> items, Function<T, String> fieldId, Function<T, T> copy) {

@@ -23,6 +23,7 @@ public record Gap(
     List<GroupShare> groups,
     List<Cause> causes) {
 
+  /** What is short. */
   public enum Kind {
     /** Grazing does not meet the need: stored feed must be fed. */
     GRAZING,
@@ -40,6 +41,7 @@ public record Gap(
    * @param value its measure: a share for DORMANT and SLUMP, a day for STORE_EMPTY, kg DM otherwise
    */
   public record Cause(Code code, List<String> subjects, double value) {
+    /** Why it is short. */
     public enum Code {
       /** Growth is under a tenth of its peak; value: share of the area. */
       DORMANT,

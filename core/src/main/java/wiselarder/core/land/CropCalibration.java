@@ -134,6 +134,17 @@ public final class CropCalibration {
     return yields;
   }
 
+  /** Frost, ripeness or cold ends the crop on a day. */
+  private static boolean ends(
+      Forage f, CropRules.Course course, double stage, WeatherYear w, int d) {
+    boolean killed = w.frostSeason(d) && f.frostResponse() == Forage.FrostResponse.KILLED;
+    return killed || (course.diesRipe() && course.ripe(stage)) || w.tminC(d) < f.winterHardyC();
+  }
+
+  private static boolean mayBite(Forage f, CropRules.Course course, double stage) {
+    return f.regrows() && !(CropRules.endsWhenJointedTaken(f) && course.jointed(stage));
+  }
+
   /** Growth of one crop in the reference use: taken to its residual each time it reaches entry. */
   private static double grown(
       Forage f, Climate climate, WeatherYear w, double[] index, double capacityMm, double factor) {
@@ -155,8 +166,7 @@ public final class CropCalibration {
       } else {
         counted |= w.year().date(d).getDayOfYear() == climate.coldestDoy();
         stage += counted ? above : 0;
-        boolean killed = w.frostSeason(d) && f.frostResponse() == Forage.FrostResponse.KILLED;
-        if (killed || (course.diesRipe() && course.ripe(stage)) || w.tminC(d) < f.winterHardyC()) {
+        if (ends(f, course, stage, w, d)) {
           break;
         }
         double grown =
@@ -170,20 +180,12 @@ public final class CropCalibration {
                 * SwardRules.crowdingShare(green, entry, f.ceilingKgPerHa());
         green += grown;
         sum += grown;
-        boolean mayBite =
-            f.regrows() && !(CropRules.endsWhenJointedTaken(f) && course.jointed(stage));
-        if (mayBite && green >= entry) {
+        if (green >= entry && mayBite(f, course, stage)) {
           green = Math.min(green, f.minResidualKgPerHa());
         }
       }
-      water =
-          SoilWater.after(
-              water,
-              capacityMm,
-              w.reachesSoilMm(d),
-              w.et0Mm(d),
-              SwardRules.lightCaught(k, green),
-              true);
+      double cover = SwardRules.lightCaught(k, green);
+      water = SoilWater.after(water, capacityMm, w.reachesSoilMm(d), w.et0Mm(d), cover, true);
     }
     return sum;
   }

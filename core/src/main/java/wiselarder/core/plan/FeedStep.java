@@ -27,6 +27,7 @@ public record FeedStep(
     Double mostShare) {
   public static final Stated.Figure MOST_SHARE = Stated.number("step.mostShare", 0.01, 1).orNone();
 
+  /** From where a step feeds. */
   public enum Kind {
     GRAZE,
     STORE

@@ -27,6 +27,7 @@ public record LossMethod(
   /** A unit that lasts so long is fed with the high loss. */
   static final double HIGH_FROM_DAYS = 10;
 
+  /** When something is lost. */
   public enum Stage {
     HARVEST,
     STORAGE,

@@ -247,8 +247,8 @@ public record RecordedWeather(
     double[] et0 = slice(et0Mm, first, days);
     int bridged = Math.max(bridge(tmin), bridge(tmax));
     int fromNormal = 0;
-    int dryGaps = 0;
     int reckoned = 0;
+    int dryGaps = filled(rain, normal.rain);
     for (int d = 0; d < days; d++) {
       if (Double.isNaN(tmin[d]) || Double.isNaN(tmax[d])) {
         tmin[d] = normal.tmin[d];
@@ -256,10 +256,6 @@ public record RecordedWeather(
         fromNormal++;
       }
       tmin[d] = Math.min(tmin[d], tmax[d]);
-      if (Double.isNaN(rain[d])) {
-        rain[d] = normal.rain[d];
-        dryGaps++;
-      }
       double outside =
           Evapotranspiration.extraterrestrialMj(climate.latitudeDeg(), year.date(d).getDayOfYear());
       if (Double.isNaN(solar[d])) {
@@ -270,17 +266,21 @@ public record RecordedWeather(
         reckoned++;
       }
     }
-    WeatherYear laid =
-        new WeatherYear(
-            year,
-            tmin,
-            tmax,
-            rain,
-            et0,
-            solar,
-            new double[days],
-            WeatherYear.frostSeason(year, tmin, climate));
+    boolean[] frost = WeatherYear.frostSeason(year, tmin, climate);
+    WeatherYear laid = new WeatherYear(year, tmin, tmax, rain, et0, solar, new double[days], frost);
     return new Laid(laid, new Filled(bridged, fromNormal, dryGaps, reckoned));
+  }
+
+  /** Takes what is missing from elsewhere; the number of days taken. */
+  private static int filled(double[] values, double[] from) {
+    int taken = 0;
+    for (int d = 0; d < values.length; d++) {
+      if (Double.isNaN(values[d])) {
+        values[d] = from[d];
+        taken++;
+      }
+    }
+    return taken;
   }
 
   private double[] slice(List<Double> column, LocalDate first, int days) {

@@ -84,12 +84,7 @@ public final class WeatherGenerator {
   public WeatherYear year(long seed) {
     UniformRandomProvider random = RandomSource.XO_RO_SHI_RO_128_PP.create(seed * 2 + 1);
     ZigguratSampler.NormalizedGaussian gauss = ZigguratSampler.NormalizedGaussian.of(random);
-    SharedStateContinuousSampler[] amount = new SharedStateContinuousSampler[12];
-    for (int m = 0; m < 12; m++) {
-      ClimateMonth c = climate.months().get(m);
-      double scale = c.rainMm() / c.wetDays() / c.gammaShape();
-      amount[m] = AhrensDieterMarsagliaTsangGammaSampler.of(random, c.gammaShape(), scale);
-    }
+    SharedStateContinuousSampler[] amount = amounts(random);
     int days = year.days();
     double[] tmin = new double[days];
     double[] tmax = new double[days];
@@ -106,8 +101,7 @@ public final class WeatherGenerator {
       if (d == 0 || monthOf[d] != monthOf[d - 1]) {
         double fresh = Math.sqrt(1 - MONTH_PERSISTENCE * MONTH_PERSISTENCE);
         monthZ = d == 0 ? monthZ : MONTH_PERSISTENCE * monthZ + fresh * gauss.sample();
-        double sigma = Math.sqrt(Math.log(1 + Math.pow(factorSd(m), 2)));
-        factor = Math.exp(sigma * monthZ - sigma * sigma / 2);
+        factor = monthFactor(m, monthZ);
       }
       wet = random.nextDouble() < (wet ? m.wetAfterWet() : m.wetAfterDry());
       rain[d] = wet ? amount[monthOf[d]].sample() * factor : 0;
@@ -122,21 +116,35 @@ public final class WeatherGenerator {
       tmin[d] = mean - range / 2;
       tmax[d] = mean + range / 2;
       solar[d] = normal.solar[d] * onWet(wet, WET_SOLAR, share);
-      double harg = Evapotranspiration.hargreavesMm(tmin[d], tmax[d], outside[d]);
-      et0[d] =
-          normalHargreaves[d] < 0.05
-              ? normal.et0[d]
-              : normal.et0[d] * Math.min(2.5, harg / normalHargreaves[d]);
+      et0[d] = et0Mm(d, tmin[d], tmax[d]);
     }
-    return new WeatherYear(
-        year,
-        tmin,
-        tmax,
-        rain,
-        et0,
-        solar,
-        new double[days],
-        WeatherYear.frostSeason(year, tmin, climate));
+    boolean[] frost = WeatherYear.frostSeason(year, tmin, climate);
+    return new WeatherYear(year, tmin, tmax, rain, et0, solar, new double[days], frost);
+  }
+
+  private double monthFactor(ClimateMonth m, double z) {
+    double sigma = Math.sqrt(Math.log(1 + Math.pow(factorSd(m), 2)));
+    return Math.exp(sigma * z - sigma * sigma / 2);
+  }
+
+  /** What falls on a wet day, by month. */
+  private SharedStateContinuousSampler[] amounts(UniformRandomProvider random) {
+    SharedStateContinuousSampler[] amount = new SharedStateContinuousSampler[12];
+    for (int m = 0; m < 12; m++) {
+      ClimateMonth c = climate.months().get(m);
+      double scale = c.rainMm() / c.wetDays() / c.gammaShape();
+      amount[m] = AhrensDieterMarsagliaTsangGammaSampler.of(random, c.gammaShape(), scale);
+    }
+    return amount;
+  }
+
+  /** The normal evapotranspiration of the day, moved as its temperatures move it. */
+  private double et0Mm(int d, double tminC, double tmaxC) {
+    if (normalHargreaves[d] < 0.05) {
+      return normal.et0[d];
+    }
+    double today = Evapotranspiration.hargreavesMm(tminC, tmaxC, outside[d]);
+    return normal.et0[d] * Math.min(2.5, today / normalHargreaves[d]);
   }
 
   /** Share of the spread that the anomaly carries, so that shift and anomaly together keep it. */

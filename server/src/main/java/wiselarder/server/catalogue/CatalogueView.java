@@ -24,6 +24,7 @@ public record CatalogueView(
     List<StoredFeed> storedFeeds,
     List<BufferRule> buffers) {
 
+  /** A climate to choose from. */
   public record ClimateView(String id, String name, boolean southern) {}
 
   /**
@@ -128,6 +129,7 @@ public record CatalogueView(
         p.size());
   }
 
+  /** A way of making, storing or feeding, with what is lost. */
   public record LossView(
       String id, String stage, String name, double share, double lowShare, double highShare) {}
 

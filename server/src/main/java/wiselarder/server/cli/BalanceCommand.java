@@ -56,12 +56,7 @@ public final class BalanceCommand {
       return 2;
     }
     try {
-      FarmFile.Content content = FarmFile.read(Path.of(file));
-      FarmPlan stated = chosen(content, plan);
-      Engine engine =
-          Engine.load().knowing(FarmRecords.of(content.records())).in(Season.parse(season));
-      YearBalance balance = engine.simulate(stated);
-      out.print(new BalanceReport(balance, engine.gaps(balance), daily).print(format));
+      out.print(report(FarmFile.read(Path.of(file)), plan, season, daily).print(format));
       return 0;
     } catch (Refused e) {
       err.println(file + ": " + e.getMessage());
@@ -73,6 +68,14 @@ public final class BalanceCommand {
       err.println(e.getMessage());
       return 1;
     }
+  }
+
+  private static BalanceReport report(
+      FarmFile.Content content, String plan, String season, boolean daily) {
+    Engine engine =
+        Engine.load().knowing(FarmRecords.of(content.records())).in(Season.parse(season));
+    YearBalance balance = engine.simulate(chosen(content, plan));
+    return new BalanceReport(balance, engine.gaps(balance), daily);
   }
 
   /** The plan of that name, or the file's first. */

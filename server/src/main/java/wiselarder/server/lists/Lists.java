@@ -229,37 +229,9 @@ public final class Lists {
   }
 
   private static CsvList<AnimalGroup> groupList(Catalogue catalogue) {
-    Map<String, String> kinds = new TreeMap<>();
-    catalogue.herd().kinds().forEach(k -> choice(kinds, k, k.replace('/', ' ').replace('_', ' ')));
-    Map<String, String> shelters =
-        Map.of("housed", "HOUSED", "sheltered", "SHELTERED", "open", "OPEN");
-    List<CsvColumn> columns =
-        List.of(
-            CsvColumn.of("id", CsvColumn.Kind.TEXT, "id"),
-            CsvColumn.of("name", CsvColumn.Kind.TEXT, "name"),
-            CsvColumn.choice("kind", "kind", kinds),
-            CsvColumn.number("head", AnimalGroup.HEAD),
-            CsvColumn.number("weight", AnimalGroup.WEIGHT_KG),
-            CsvColumn.number("gain", AnimalGroup.GAIN_KG_PER_DAY),
-            CsvColumn.number("flat_intake", AnimalGroup.FLAT_INTAKE_KG_PER_HEAD_DAY),
-            CsvColumn.of("first_birth", CsvColumn.Kind.DAY_OF_YEAR, "birthStart"),
-            CsvColumn.number("birth_spread_days", AnimalGroup.BIRTH_SPREAD_DAYS),
-            CsvColumn.number("young_per_dam", AnimalGroup.YOUNG_PER_DAM),
-            CsvColumn.of("weaning", CsvColumn.Kind.DAY_OF_YEAR, "weaning"),
-            CsvColumn.of("young_leave", CsvColumn.Kind.DAY_OF_YEAR, "youngLeave"),
-            CsvColumn.of("here_from", CsvColumn.Kind.DATE, "fromInclusive"),
-            CsvColumn.of("here_to_last_day", CsvColumn.Kind.LAST_DAY, "toExclusive"),
-            CsvColumn.of("by_energy", CsvColumn.Kind.YES_NO, "keeping.byEnergy"),
-            CsvColumn.choice("shelter", "keeping.shelter", shelters),
-            CsvColumn.number("wind", Keeping.WIND_KM_PER_HOUR),
-            CsvColumn.number("extra_walk", Keeping.WALK_KM_PER_DAY),
-            CsvColumn.number("deaths_a_year", Keeping.DEATHS_PER_YEAR_SHARE),
-            CsvColumn.number("condition_floor", Keeping.CONDITION_FLOOR),
-            CsvColumn.of("snow_as_water", CsvColumn.Kind.YES_NO, "keeping.snowAsWater"),
-            CsvColumn.number("fed_besides", Keeping.BESIDES_KG_PER_DAY));
     return new CsvList<>(
         AnimalGroup.class,
-        columns,
+        groupColumns(catalogue),
         """
         {"id": null, "name": null, "kind": null, "head": null, "weightKg": null, "gainKgPerDay": 0,
          "flatIntakeKgPerHeadDay": null, "birthStart": null, "birthSpreadDays": 60,
@@ -271,45 +243,40 @@ public final class Lists {
         AnimalGroup::name);
   }
 
+  private static List<CsvColumn> groupColumns(Catalogue catalogue) {
+    Map<String, String> kinds = new TreeMap<>();
+    catalogue.herd().kinds().forEach(k -> choice(kinds, k, k.replace('/', ' ').replace('_', ' ')));
+    Map<String, String> shelters =
+        Map.of("housed", "HOUSED", "sheltered", "SHELTERED", "open", "OPEN");
+    return List.of(
+        CsvColumn.of("id", CsvColumn.Kind.TEXT, "id"),
+        CsvColumn.of("name", CsvColumn.Kind.TEXT, "name"),
+        CsvColumn.choice("kind", "kind", kinds),
+        CsvColumn.number("head", AnimalGroup.HEAD),
+        CsvColumn.number("weight", AnimalGroup.WEIGHT_KG),
+        CsvColumn.number("gain", AnimalGroup.GAIN_KG_PER_DAY),
+        CsvColumn.number("flat_intake", AnimalGroup.FLAT_INTAKE_KG_PER_HEAD_DAY),
+        CsvColumn.of("first_birth", CsvColumn.Kind.DAY_OF_YEAR, "birthStart"),
+        CsvColumn.number("birth_spread_days", AnimalGroup.BIRTH_SPREAD_DAYS),
+        CsvColumn.number("young_per_dam", AnimalGroup.YOUNG_PER_DAM),
+        CsvColumn.of("weaning", CsvColumn.Kind.DAY_OF_YEAR, "weaning"),
+        CsvColumn.of("young_leave", CsvColumn.Kind.DAY_OF_YEAR, "youngLeave"),
+        CsvColumn.of("here_from", CsvColumn.Kind.DATE, "fromInclusive"),
+        CsvColumn.of("here_to_last_day", CsvColumn.Kind.LAST_DAY, "toExclusive"),
+        CsvColumn.of("by_energy", CsvColumn.Kind.YES_NO, "keeping.byEnergy"),
+        CsvColumn.choice("shelter", "keeping.shelter", shelters),
+        CsvColumn.number("wind", Keeping.WIND_KM_PER_HOUR),
+        CsvColumn.number("extra_walk", Keeping.WALK_KM_PER_DAY),
+        CsvColumn.number("deaths_a_year", Keeping.DEATHS_PER_YEAR_SHARE),
+        CsvColumn.number("condition_floor", Keeping.CONDITION_FLOOR),
+        CsvColumn.of("snow_as_water", CsvColumn.Kind.YES_NO, "keeping.snowAsWater"),
+        CsvColumn.number("fed_besides", Keeping.BESIDES_KG_PER_DAY));
+  }
+
   private static CsvList<Lot> lotList(Catalogue catalogue) {
-    Map<String, String> feeds = new TreeMap<>();
-    catalogue.storedFeeds().forEach(f -> choice(feeds, f.id(), f.name()));
-    Map<String, String> wraps = new TreeMap<>();
-    for (Origin.Wrap w : Origin.Wrap.values()) {
-      choice(wraps, w.name(), w.name().replace('_', ' '));
-    }
-    List<CsvColumn> columns =
-        List.of(
-            CsvColumn.of("id", CsvColumn.Kind.TEXT, "id"),
-            CsvColumn.of("name", CsvColumn.Kind.TEXT, "name"),
-            CsvColumn.of("unit", CsvColumn.Kind.TEXT, "unitName"),
-            CsvColumn.number("units", Lot.UNITS),
-            CsvColumn.number("weight_of_one_as_fed", Lot.KG_PER_UNIT_AS_FED),
-            CsvColumn.number("dry_matter", Lot.DM_SHARE),
-            CsvColumn.choice(
-                "stored", "storageMethodId", ways(catalogue, LossMethod.Stage.STORAGE)),
-            CsvColumn.choice("fed", "feedingMethodId", ways(catalogue, LossMethod.Stage.FEEDING)),
-            CsvColumn.number("price", Lot.PRICE_PER_TONNE_AS_FED),
-            CsvColumn.of("note", CsvColumn.Kind.TEXT, "note"),
-            CsvColumn.choice("feed", "origin.feedId", feeds),
-            CsvColumn.of("cut_on", CsvColumn.Kind.DATE, "origin.cutOn"),
-            CsvColumn.choice("wrap", "origin.wrap", wraps),
-            CsvColumn.of("place", CsvColumn.Kind.TEXT, "origin.place"),
-            CsvColumn.of("movable", CsvColumn.Kind.YES_NO, "origin.movable"),
-            CsvColumn.number("making_per_unit", Origin.MAKING_PER_UNIT),
-            CsvColumn.number("hauling_per_unit", Origin.HAULING_PER_UNIT),
-            CsvColumn.number("diameter", UnitSize.DIAMETER_M),
-            CsvColumn.number("width", UnitSize.WIDTH_M),
-            CsvColumn.number("length", UnitSize.LENGTH_M),
-            CsvColumn.number("height", UnitSize.HEIGHT_M),
-            CsvColumn.number("density", UnitSize.DENSITY_KG_PER_M3),
-            CsvColumn.number("rind", UnitSize.RIND_CM),
-            CsvColumn.number("kept_back_units", Reserve.UNITS),
-            CsvColumn.of("kept_back_for_from", CsvColumn.Kind.DAY_OF_YEAR, "reserve.fromInclusive"),
-            CsvColumn.of("kept_back_for_to", CsvColumn.Kind.DAY_OF_YEAR, "reserve.toExclusive"));
     return new CsvList<>(
         Lot.class,
-        columns,
+        lotColumns(catalogue),
         """
         {"id": null, "name": null, "unitName": "round bale", "units": null, "kgPerUnitAsFed": null,
          "dmShare": 0.87, "storageMethodId": "s_barn", "feedingMethodId": "f_ring_open",
@@ -318,6 +285,42 @@ public final class Lists {
           "movable": true, "makingPerUnit": null, "haulingPerUnit": null}}""",
         Lot::id,
         Lot::name);
+  }
+
+  private static List<CsvColumn> lotColumns(Catalogue catalogue) {
+    Map<String, String> feeds = new TreeMap<>();
+    catalogue.storedFeeds().forEach(f -> choice(feeds, f.id(), f.name()));
+    Map<String, String> wraps = new TreeMap<>();
+    for (Origin.Wrap w : Origin.Wrap.values()) {
+      choice(wraps, w.name(), w.name().replace('_', ' '));
+    }
+    return List.of(
+        CsvColumn.of("id", CsvColumn.Kind.TEXT, "id"),
+        CsvColumn.of("name", CsvColumn.Kind.TEXT, "name"),
+        CsvColumn.of("unit", CsvColumn.Kind.TEXT, "unitName"),
+        CsvColumn.number("units", Lot.UNITS),
+        CsvColumn.number("weight_of_one_as_fed", Lot.KG_PER_UNIT_AS_FED),
+        CsvColumn.number("dry_matter", Lot.DM_SHARE),
+        CsvColumn.choice("stored", "storageMethodId", ways(catalogue, LossMethod.Stage.STORAGE)),
+        CsvColumn.choice("fed", "feedingMethodId", ways(catalogue, LossMethod.Stage.FEEDING)),
+        CsvColumn.number("price", Lot.PRICE_PER_TONNE_AS_FED),
+        CsvColumn.of("note", CsvColumn.Kind.TEXT, "note"),
+        CsvColumn.choice("feed", "origin.feedId", feeds),
+        CsvColumn.of("cut_on", CsvColumn.Kind.DATE, "origin.cutOn"),
+        CsvColumn.choice("wrap", "origin.wrap", wraps),
+        CsvColumn.of("place", CsvColumn.Kind.TEXT, "origin.place"),
+        CsvColumn.of("movable", CsvColumn.Kind.YES_NO, "origin.movable"),
+        CsvColumn.number("making_per_unit", Origin.MAKING_PER_UNIT),
+        CsvColumn.number("hauling_per_unit", Origin.HAULING_PER_UNIT),
+        CsvColumn.number("diameter", UnitSize.DIAMETER_M),
+        CsvColumn.number("width", UnitSize.WIDTH_M),
+        CsvColumn.number("length", UnitSize.LENGTH_M),
+        CsvColumn.number("height", UnitSize.HEIGHT_M),
+        CsvColumn.number("density", UnitSize.DENSITY_KG_PER_M3),
+        CsvColumn.number("rind", UnitSize.RIND_CM),
+        CsvColumn.number("kept_back_units", Reserve.UNITS),
+        CsvColumn.of("kept_back_for_from", CsvColumn.Kind.DAY_OF_YEAR, "reserve.fromInclusive"),
+        CsvColumn.of("kept_back_for_to", CsvColumn.Kind.DAY_OF_YEAR, "reserve.toExclusive"));
   }
 
   private static Map<String, String> ways(Catalogue catalogue, LossMethod.Stage stage) {
