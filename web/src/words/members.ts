@@ -136,6 +136,7 @@ const STATED_NAMES: Record<StatedName, string> = {
 
 /** Dates, choices and whole things, which are refused too. */
 const OTHER_NAMES: Record<string, string> = {
+  'alsoIn.plan': 'Also in',
   'sowing.sowOn': 'Sown on',
   'sowing.endsOn': 'Ended on',
   'overlay.dates': 'Dates',

@@ -104,9 +104,13 @@ public final class Operations {
         "POST /api/plans/{id}/edits",
         json(
             Needs.PLANNER,
-            "{\"revision\": 1, \"onTopOf\": null, \"edits\": [%s]}".formatted(EDIT)));
+            "{\"revision\": 1, \"onTopOf\": null, \"edits\": [%s], \"alsoIn\": []}"
+                .formatted(EDIT)));
     CALLS.put(
-        "POST /api/plans/{id}/trial", json(Needs.READER, "{\"edits\": [%s]}".formatted(EDIT)));
+        "POST /api/plans/{id}/trial",
+        json(
+            Needs.READER,
+            "{\"edits\": [%s], \"parts\": [\"GROUPS\"], \"about\": \"cows\"}".formatted(EDIT)));
     CALLS.put("POST /api/plans/{id}/undo", json(Needs.PLANNER, "{\"revision\": 1}"));
     CALLS.put("POST /api/plans/{id}/redo", json(Needs.PLANNER, "{\"revision\": 1}"));
     CALLS.put("POST /api/plans/{id}/back", json(Needs.PLANNER, "{\"revision\": 1, \"to\": 1}"));

@@ -169,15 +169,11 @@ public final class CropCalibration {
         if (ends(f, course, stage, w, d)) {
           break;
         }
-        double grown =
-            factor
-                * f.peakKgPerHaDay()
-                * index[d]
-                * course.growthShare(stage)
-                * SoilWater.growthShare(water, capacityMm, f.droughtHold())
-                * SwardRules.lightCaught(k, green)
-                / reference
-                * SwardRules.crowdingShare(green, entry, f.ceilingKgPerHa());
+        double wet = SoilWater.growthShare(water, capacityMm, f.droughtHold());
+        double light = SwardRules.lightCaught(k, green);
+        double crowded = SwardRules.crowdingShare(green, entry, f.ceilingKgPerHa());
+        double most = factor * f.peakKgPerHaDay() * index[d] * course.growthShare(stage);
+        double grown = most * wet * light / reference * crowded;
         green += grown;
         sum += grown;
         if (green >= entry && mayBite(f, course, stage)) {

@@ -14,6 +14,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.web.SecurityFilterChain;
@@ -87,22 +88,20 @@ class WebConfig implements WebMvcConfigurer {
                         (request, response, why) ->
                             refuse(response, HttpStatus.FORBIDDEN, ServerReason.FORBIDDEN)))
         .csrf(c -> c.spa())
-        .headers(
-            h ->
-                h.contentSecurityPolicy(p -> p.policyDirectives(POLICY))
-                    .referrerPolicy(r -> r.policy(ReferrerPolicy.NO_REFERRER))
-                    .permissionsPolicyHeader(
-                        p -> p.policy("camera=(), geolocation=(), microphone=()"))
-                    .crossOriginOpenerPolicy(
-                        p ->
-                            p.policy(
-                                CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy
-                                    .SAME_ORIGIN))
-                    .cacheControl(c -> c.disable()))
+        .headers(WebConfig::headers)
         .formLogin(f -> f.disable())
         .httpBasic(b -> b.disable())
         .logout(l -> l.disable())
         .build();
+  }
+
+  private static void headers(HeadersConfigurer<HttpSecurity> h) {
+    h.contentSecurityPolicy(p -> p.policyDirectives(POLICY))
+        .referrerPolicy(r -> r.policy(ReferrerPolicy.NO_REFERRER))
+        .permissionsPolicyHeader(p -> p.policy("camera=(), geolocation=(), microphone=()"))
+        .crossOriginOpenerPolicy(
+            p -> p.policy(CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy.SAME_ORIGIN))
+        .cacheControl(c -> c.disable());
   }
 
   private void refuse(HttpServletResponse response, HttpStatus status, Reason reason)

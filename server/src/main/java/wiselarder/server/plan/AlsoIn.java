@@ -7,6 +7,7 @@ import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.edit.Rebase;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Items;
+import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Refused;
 import wiselarder.server.problem.Problem;
 
@@ -23,7 +24,11 @@ public final class AlsoIn {
    * @param plan its address
    * @param onTopOf null, or its revision of which the person has been told what clashes
    */
-  public record Place(String plan, Integer onTopOf) {}
+  public record Place(String plan, Integer onTopOf) {
+    public Place {
+      plan = Check.text("alsoIn.plan", plan, 80);
+    }
+  }
 
   /**
    * What stands against a change in another plan.

@@ -139,7 +139,7 @@ public class Plans {
       List<AlsoIn.Place> also) {
     List<AlsoIn.Against> against = new ArrayList<>();
     for (AlsoIn.Place o : also) {
-      StoredPlan other = others.get(o.plan());
+      StoredPlan other = others.remove(o.plan()); // named twice, it is changed once
       if (other != null) {
         AlsoIn.in(other, o.onTopOf(), base, edits, against)
             .filter(made -> !made.edits().isEmpty())

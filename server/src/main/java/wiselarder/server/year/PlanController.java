@@ -104,6 +104,7 @@ class PlanController {
     List<PlanEdit> edits = edits(request.edits);
     List<AlsoIn.Place> also = request.alsoIn == null ? List.of() : request.alsoIn;
     Check.range("alsoIn", also.size(), 0, MOST_PLANS);
+    also.forEach(place -> Check.present("alsoIn.plan", place));
     return views.of(plans.edit(id, person, request.revision, request.onTopOf, edits, also), season);
   }
 

@@ -141,6 +141,18 @@ class AlsoInTest {
   }
 
   @Test
+  void aPlanNamedTwiceIsChangedOnceAndOneWithoutNameIsRefused() {
+    String edit = saddle(PLAN, "areaHa", "5");
+    assertThat(edit(PLAN, edit, also(null) + ", " + also(null)).status()).isEqualTo(200);
+    assertThat(revision(other)).isEqualTo(2);
+    Http.Answer nameless = edit(PLAN, edit, "{\"plan\": null, \"onTopOf\": null}");
+    assertThat(nameless.status()).isEqualTo(422);
+    assertThat(nameless.json().get("field").asString()).isEqualTo("alsoIn.plan");
+    assertThat(edit(PLAN, edit, "null").status()).isEqualTo(422);
+    assertThat(revision(PLAN)).isEqualTo(2);
+  }
+
+  @Test
   void aPlanOfAnotherFarmIsNotThere() {
     Http ann = Http.person("ann");
     String foreign =
