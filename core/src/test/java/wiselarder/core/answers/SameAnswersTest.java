@@ -68,6 +68,18 @@ class SameAnswersTest {
     compare("year-" + season.replace(':', '-'));
   }
 
+  /** Where winter is in July, and where no winter freezes. */
+  @ParameterizedTest
+  @ValueSource(strings = {"temperate_humid_south", "subtropical_summer_rain_south"})
+  void aYearOfAnotherClimateComesOutAsBefore(String climate) throws IOException {
+    FarmPlan plan = WholeFarm.plan(climate);
+    YearBalance b = Farms.ENGINE.simulate(plan);
+    fields(b);
+    groups(b);
+    readOff(b, Farms.ENGINE);
+    compare("year-" + climate);
+  }
+
   @ParameterizedTest
   @ValueSource(strings = {"normal", "dry"})
   void whatHelpsComesOutAsBefore(String season) throws IOException {

@@ -42,15 +42,20 @@ final class WholeFarm {
   private WholeFarm() {}
 
   static FarmPlan plan() {
+    return plan("transition_humid");
+  }
+
+  /** The same elsewhere; of what does not grow there by the tables the keeper states the rates. */
+  static FarmPlan plan(String climate) {
     Farms f = new Farms();
-    f.fields.addAll(fields());
+    f.fields.addAll(fields(climate));
     f.groups.addAll(groups());
     f.lots.addAll(lots());
     Farm farm =
         new Farm(
             "Whole",
             "",
-            "transition_humid",
+            climate,
             Farm.UnitSystem.METRIC,
             "EUR",
             11.8,
@@ -110,6 +115,46 @@ final class WholeFarm {
         List.of(new OwnForage.Part("orchardgrass", 0.6), new OwnForage.Part("red_clover", 0.4)),
         OwnForage.Figures.none(),
         "");
+  }
+
+  private static List<Field> fields(String climate) {
+    List<Double> stated =
+        climate.equals("transition_humid")
+            ? null
+            : List.of(40.0, 38.0, 30.0, 18.0, 8.0, 3.0, 2.0, 6.0, 18.0, 32.0, 42.0, 44.0);
+    return fields().stream()
+        .map(f -> f.id().equals("fallow") || f.id().equals("residue") ? f : with(f, stated))
+        .toList();
+  }
+
+  private static Field with(Field f, List<Double> rates) {
+    Stand s = f.stand();
+    Stand grown =
+        rates == null
+            ? s
+            : new Stand(
+                s.forageId(),
+                null,
+                rates,
+                s.openingCoverKgPerHa(),
+                s.openingDeadShare(),
+                s.fromInclusive(),
+                s.toExclusive());
+    return new Field(
+        f.id(),
+        f.name(),
+        f.areaHa(),
+        grown,
+        f.grazing(),
+        f.utilization(),
+        f.residualKgPerHa(),
+        f.turnInKgPerHa(),
+        f.hayable(),
+        f.note(),
+        f.soil(),
+        f.deductedHa(),
+        f.lie(),
+        f.outline());
   }
 
   private static List<Field> fields() {

@@ -70,6 +70,44 @@ class LeversTest {
     assertThat(options(plan, new BuyHay(plan.farm().lots().get(0), late))).isEmpty();
   }
 
+  /** A field that is shut in part of the time already is not offered; one that was before is. */
+  @Test
+  void aFieldThatIsShutThenAlreadyIsNotOffered() {
+    FarmPlan plan = farm();
+    Closing offered = closings(plan).get(0);
+    assertThat(closings(plan)).extracting(Closing::fieldId).contains("near", "far");
+    assertThat(withNearShut(plan, offered.fromInclusive().minusDays(9), offered.fromInclusive()))
+        .contains("near");
+    assertThat(
+            withNearShut(
+                plan, offered.fromInclusive().minusDays(9), offered.fromInclusive().plusDays(1)))
+        .doesNotContain("near")
+        .contains("far");
+    assertThat(
+            withNearShut(
+                plan, offered.toExclusive().minusDays(1), offered.toExclusive().plusDays(5)))
+        .doesNotContain("near")
+        .contains("far");
+    assertThat(withNearShut(plan, offered.toExclusive(), offered.toExclusive().plusDays(5)))
+        .contains("near");
+  }
+
+  private static List<String> withNearShut(FarmPlan plan, LocalDate from, LocalDate to) {
+    Closing there = new Closing("there", "near", from, to, List.of(), null);
+    FarmPlan shut = new PlanEdit.Put<>(Items.CLOSINGS, there).apply(plan);
+    Gap gap = gap(plan);
+    return new ShutForStockpile()
+        .candidates(new Trial(ENGINE, shut, gap)).stream()
+            .map(c -> ((Closing) ((PlanEdit.Put<?>) c.edits().get(0)).item()).fieldId())
+            .toList();
+  }
+
+  private static List<Closing> closings(FarmPlan plan) {
+    return options(plan, new ShutForStockpile()).stream()
+        .map(o -> (Closing) ((PlanEdit.Put<?>) o.edits().get(0)).item())
+        .toList();
+  }
+
   @Test
   void shuttingAFieldBringsWhatTheEngineSaysItBrings() {
     FarmPlan plan = farm();
