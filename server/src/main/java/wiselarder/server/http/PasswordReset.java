@@ -1,5 +1,6 @@
 package wiselarder.server.http;
 
+import java.util.Map;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -7,8 +8,10 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.context.ApplicationContext;
 import org.springframework.stereotype.Component;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.server.people.People;
+import wiselarder.server.problem.ServerReason;
 
 /**
  * Sets a new password and ends: for whoever runs the product, when somebody lost theirs. The
@@ -39,10 +42,23 @@ class PasswordReset implements ApplicationRunner {
     try {
       sessions.endAllOf(people.resetPassword(email, System.getenv("LARDER_NEW_PASSWORD")));
     } catch (Refused e) {
-      System.err.println("larder: " + e.getMessage());
+      System.err.println("larder: " + said(e));
       status = 1;
     }
     int exit = status;
     new Thread(() -> System.exit(SpringApplication.exit(context, () -> exit))).start();
+  }
+
+  /** The words of the command line, which no web client says. */
+  private String said(Refused e) {
+    Map<String, Object> values = e.refusal().values();
+    if (e.reason() == ServerReason.PASSWORD_LENGTH) {
+      return "a password of %s to %s characters is accepted"
+          .formatted(values.get("least"), values.get("most"));
+    }
+    if (e.reason() == ServerReason.PASSWORD_WEAK) {
+      return "this password is guessed at once: a few plain words in a row are accepted";
+    }
+    return e.reason() == CoreReason.UNKNOWN_ID ? "nobody signs in with " + email : e.getMessage();
   }
 }
