@@ -33,7 +33,9 @@
   );
   const groups = $derived(open.view!.farm.groups);
   const items = $derived(
-    groups.map((g) => {
+    groups.map((stored) => {
+      // need is that of the year tried out, so are head and weight
+      const g = draft.item?.id === stored.id ? draft.item.group : stored;
       const need = open.year.groups.find((c) => c.id === g.id)?.needKg ?? [];
       return {
         id: g.id,
