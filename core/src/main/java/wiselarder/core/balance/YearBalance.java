@@ -152,27 +152,27 @@ public final class YearBalance {
 
   private double standingPct(int field, int day, int nutrient) {
     double cover = coverKgPerHa(field, day);
-    ResolvedPlan.FieldPlan p = resolved.fields[field];
-    if (!p.alone) {
-      double[] sums = book.standing[field];
-      return percent(sums[day * DayBook.STANDING + nutrient], cover);
-    }
-    QualityTable.Values values = resolved.worth[p.base.kind];
-    if (values == null) {
-      return Double.NaN;
-    }
-    int at = at(field, day);
-    boolean asleep = book.deadDays[at] < 0;
-    double living = asleep ? 0 : book.green[at];
-    double age = asleep ? -1 - book.deadDays[at] : book.deadDays[at];
-    double kg =
-        values.kg(
-            nutrient,
-            living,
-            values.stageAt(book.ripeness[at]),
-            cover - living,
-            values.agedAt(age));
-    return percent(kg, cover);
+    return percent(book.standing[field][day * DayBook.STANDING + nutrient], cover);
+  }
+
+  /** Crude protein of what a mower would take, percent of DM; NaN where nothing stands so high. */
+  public double mownProteinPct(int field, int day) {
+    return mownPct(field, day, QualityTable.Values.PROTEIN);
+  }
+
+  /** Total digestible nutrients of what a mower would take, percent of DM; else NaN. */
+  public double mownTdnPct(int field, int day) {
+    return mownPct(field, day, QualityTable.Values.TDN);
+  }
+
+  private double mownPct(int field, int day, int nutrient) {
+    return percent(
+        book.mown[field][day * DayBook.STANDING + nutrient], book.mownKg[field][day]);
+  }
+
+  /** What a mower would take, kg DM/ha, harvest loss not yet taken off. */
+  public double mownKgPerHa(int field, int day) {
+    return book.mownKg[field][day];
   }
 
   /** All that stands on the farm at the end of the day, kg DM. */

@@ -97,7 +97,7 @@ public record LetGrow(
     int single = -1;
     double most = 0;
     for (int day = first; day <= last; day++) {
-      Row row = row(balance, at, day, forage, field.netAreaHa(), made);
+      Row row = row(balance, at, day, field.netAreaHa(), made);
       if ((day - first) % WEEK == 0) {
         rows.add(row);
       }
@@ -171,10 +171,9 @@ public record LetGrow(
   }
 
   private static Row row(
-      YearBalance b, int field, int day, Forage forage, double areaHa, LossMethod made) {
+      YearBalance b, int field, int day, double areaHa, LossMethod made) {
     double cover = b.coverKgPerHa(field, day);
-    double stubble = forage.grows() ? forage.massAtHeightKgPerHa(forage.cutHeightCm()) : cover;
-    double off = Double.isNaN(stubble) ? 0 : Math.max(0, cover - stubble);
+    double off = b.mownKgPerHa(field, day);
     return new Row(
         day,
         cover,
@@ -182,8 +181,10 @@ public record LetGrow(
         b.standingProteinPct(field, day),
         b.standingTdnPct(field, day),
         off * areaHa * (1 - made.share()),
-        b.standingProteinPct(field, day) - made.tdnLossPoints() / 2,
-        b.standingTdnPct(field, day) - made.tdnLossPoints());
+        (off > 0 ? b.mownProteinPct(field, day) : b.standingProteinPct(field, day))
+            - made.tdnLossPoints() / 2,
+        (off > 0 ? b.mownTdnPct(field, day) : b.standingTdnPct(field, day))
+            - made.tdnLossPoints());
   }
 
   private static Enough enough(

@@ -45,14 +45,13 @@ public final class DayBook {
   public static final int STANDING = 2;
 
   /**
-   * By field, of those on which several stands share the ground: protein and TDN of all that
-   * stands, kg/ha at the end of the day, {@code [day * 2 + nutrient]}. Of others it is worked out
-   * from what is kept.
+   * By field: protein and TDN of all that stands, and of what a mower would take, kg/ha at the end
+   * of the day, {@code [day * 2 + nutrient]}; and what a mower would take by day.
    */
   public final double[][] standing;
 
-  /** By field and day: mean days since what stands dead has died; below zero -1 - them, frosted. */
-  public final double[] deadDays;
+  public final double[][] mown;
+  public final double[][] mownKg;
 
   /** By day: all that stands on the farm, kg DM at the end of the day. */
   public final double[] standingKg;
@@ -117,8 +116,9 @@ public final class DayBook {
     weathered = new double[fieldCount * rows];
     cutOff = new double[fieldCount * rows];
     water = new double[fieldCount * rows];
-    standing = lean ? new double[fieldCount][] : standing();
-    deadDays = new double[fieldCount * rows];
+    standing = new double[fieldCount][lean ? 0 : days * STANDING];
+    mown = new double[fieldCount][lean ? 0 : days * STANDING];
+    mownKg = new double[fieldCount][lean ? 0 : days];
     standingKg = new double[days];
     ripeness = new double[fieldCount * rows];
     int fed = lean ? 0 : groupCount * days;
@@ -159,9 +159,9 @@ public final class DayBook {
       System.arraycopy(ofFields[i], 0, fields[i], 0, before * fieldCount);
     }
     for (int f = 0; f < fieldCount; f++) {
-      if (standing[f] != null) {
-        System.arraycopy(of.standing[f], 0, standing[f], 0, before * STANDING);
-      }
+      System.arraycopy(of.standing[f], 0, standing[f], 0, before * STANDING);
+      System.arraycopy(of.mown[f], 0, mown[f], 0, before * STANDING);
+      System.arraycopy(of.mownKg[f], 0, mownKg[f], 0, before);
     }
     System.arraycopy(of.standingKg, 0, standingKg, 0, before);
     takeOverLots(of, before);
@@ -180,18 +180,8 @@ public final class DayBook {
       weathered,
       cutOff,
       water,
-      deadDays,
       ripeness
     };
-  }
-
-  /** Of fields with more than one stand what stands is kept. */
-  private double[][] standing() {
-    double[][] of = new double[fieldCount][];
-    for (int f = 0; f < fieldCount; f++) {
-      of[f] = resolved.fields[f].alone ? null : new double[days * STANDING];
-    }
-    return of;
   }
 
   private SowingYear[] outside() {

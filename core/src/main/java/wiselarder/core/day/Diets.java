@@ -72,14 +72,15 @@ final class Diets {
   }
 
   /** Notes what a mouthful is worth: greener than the stand, as the group chooses. */
-  void grazed(int g, int f, int day, StandPlan sp, StandState stand, double eatenKg) {
+  void grazed(
+      int g, int f, int day, StandPlan sp, StandState stand, double eatenKg, double offKgPerHa) {
     QualityTable.Values values = plan.worth[sp.kind];
     if (!follows(g) || values == null) {
       return;
     }
     double green = plan.groups[g].chooses * stand.green;
     double share = green + stand.dead <= 0 ? 0 : green / (green + stand.dead);
-    worth.of(values, stand, share);
+    worth.of(stand, share, stand.youngShareOf(offKgPerHa, plan.groups[g].picks));
     dayKg[g] += eatenKg;
     dayTdnKg[g] += eatenKg * worth.share[Values.TDN];
     dayFibreKg[g] += eatenKg * worth.share[Values.FIBRE];
@@ -91,7 +92,7 @@ final class Diets {
       out.grazedKg[at + n] += eatenKg * worth.share[n];
     }
     double dry =
-        stand.asleep || stand.green < stand.dead ? Water.STANDING_DM_SHARE : Water.GROWING_DM_SHARE;
+        !stand.grows || stand.green < stand.dead ? Water.STANDING_DM_SHARE : Water.GROWING_DM_SHARE;
     out.feedWaterL[g * plan.days + day] += eatenKg * Water.inFeedPerKg(dry);
     if (eatenKg > mostOnField[g]) {
       mostOnField[g] = eatenKg;

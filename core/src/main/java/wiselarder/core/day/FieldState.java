@@ -1,5 +1,7 @@
 package wiselarder.core.day;
 
+import wiselarder.core.forage.Maturity;
+import wiselarder.core.forage.QualityTable.Values;
 import wiselarder.core.plan.Sowing;
 import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
 import wiselarder.core.resolved.ResolvedPlan.StandPlan;
@@ -47,41 +49,61 @@ final class FieldState {
   }
 
   /** What stands above the residuals of all stands, kg DM/ha. In winter a reserve is left. */
-  double above(FieldPlan p, boolean winter) {
+  double above(FieldPlan p) {
     double above = 0;
     for (int i = 0; i < stands.length; i++) {
       if (stands[i].there) {
-        above += stands[i].above(p.stands[i], winter);
+        above += stands[i].above(p.stands[i]);
       }
     }
     return above;
   }
 
-  /** One stand as it is on a day. */
+  /**
+   * One stand as it is on a day: green of the growth of now, green of before, and dead, each with
+   * its own worth. Nothing that stands is ever made better than it was; only new growth, by its own
+   * mass, raises the mean.
+   */
   static final class StandState {
+    /** All that is green, and the part of it that has grown since the stand was taken down. */
     double green;
+
+    double young;
     double dead;
     boolean there;
+
+    /** Percent of DM by nutrient, then ripeness. Not followed where nobody asks for it. */
+    final double[] youngWorth = new double[Values.FIGURES];
+
+    final double[] oldWorth = new double[Values.FIGURES];
+    final double[] deadWorth = new double[Values.FIGURES];
+
+    /** True in winter, when a greater height is left; see {@link #above}. */
+    boolean wintering;
 
     /** Gone for good: ploughed in, or ended. */
     boolean gone;
 
     double vigour = 1;
 
-    /** Heat since it was last taken down; mean days since what stands dead has died. */
+    /** Heat since it was last taken down, and the ripeness at which new growth joins. */
     double age;
 
-    double deadDays;
     double maturity;
+
+    /** Of the stems of this year's heading, how much was taken; see {@link Maturity}. */
+    double stemsTaken;
 
     /** Days on which nothing grew, up to today. */
     int dormantDays;
 
-    /** Frosted: what it leaves green is stubble, worth what is kept standing is worth. */
-    boolean asleep;
-
-    /** Growth of today that weather allows at full leaf, kg DM/ha. */
+    /** Growth of today that weather allows at full leaf, kg DM/ha; and its mean of a week. */
     double rate;
+
+    double recent = Double.NaN;
+
+    /** True while it grows: what is eaten of it is growth, otherwise it is standing feed. */
+    boolean grows;
 
     /** For sown crops: heat to emergence, then heat since; days, -1 while not yet. */
     double heat;
@@ -101,16 +123,22 @@ final class FieldState {
     StandState copy() {
       StandState c = new StandState();
       c.green = green;
+      c.young = young;
       c.dead = dead;
+      System.arraycopy(youngWorth, 0, c.youngWorth, 0, Values.FIGURES);
+      System.arraycopy(oldWorth, 0, c.oldWorth, 0, Values.FIGURES);
+      System.arraycopy(deadWorth, 0, c.deadWorth, 0, Values.FIGURES);
       c.there = there;
+      c.wintering = wintering;
       c.gone = gone;
       c.vigour = vigour;
       c.age = age;
-      c.deadDays = deadDays;
       c.maturity = maturity;
+      c.stemsTaken = stemsTaken;
       c.dormantDays = dormantDays;
-      c.asleep = asleep;
       c.rate = rate;
+      c.recent = recent;
+      c.grows = grows;
       c.heat = heat;
       c.stage = stage;
       c.emergedDay = emergedDay;
@@ -131,6 +159,7 @@ final class FieldState {
     double clear() {
       double mass = green + dead;
       green = 0;
+      young = 0;
       dead = 0;
       return mass;
     }
@@ -140,35 +169,111 @@ final class FieldState {
       take(kgPerHa, 1);
     }
 
-    /** Takes mass off; {@code picks} times more readily green than dead. */
+    /** Takes mass off, the young top first; {@code picks} times more readily green than dead. */
     void take(double kgPerHa, double picks) {
       double mass = green + dead;
       if (mass <= 0 || kgPerHa <= 0) {
         return;
       }
-      double fromDead = kgPerHa * dead / (dead + picks * green);
-      fromDead = Math.min(dead, Math.max(fromDead, kgPerHa - green));
+      double fromDead = deadOf(kgPerHa, picks);
       dead -= fromDead;
+      young = Math.max(0, young - (kgPerHa - fromDead));
       green = Math.max(0, green - (kgPerHa - fromDead));
     }
 
-    /**
-     * What comes after being taken down is young: all of it where nothing was left above the
-     * stubble. Called before the mass is taken.
-     */
-    void renew(double kgPerHa, double stubbleKgPerHa) {
-      double above = mass() - stubbleKgPerHa;
-      age *= above <= kgPerHa ? 0 : 1 - kgPerHa / above;
+    /** The part of a bite that is dead, kg DM/ha. */
+    private double deadOf(double kgPerHa, double picks) {
+      double fromDead = kgPerHa * dead / (dead + picks * green);
+      return Math.min(dead, Math.max(fromDead, kgPerHa - green));
     }
 
-    /** Green turns to standing dead. */
+    /** Of the green that a bite takes, the share that has grown since it was last taken down. */
+    double youngShareOf(double kgPerHa, double picks) {
+      double fromGreen = kgPerHa - deadOf(kgPerHa, picks);
+      return fromGreen <= 0 ? 0 : Math.min(1, young / fromGreen);
+    }
+
+    /**
+     * What comes after being taken down begins leafy: all of it where nothing was left above the
+     * stubble. What was left behind is old from now on, and worth what it was.
+     *
+     * @param kgPerHa taken
+     * @param aboveKgPerHa what stood above the stubble before
+     */
+    void begin(double kgPerHa, double aboveKgPerHa) {
+      double share = aboveKgPerHa <= kgPerHa ? 1 : kgPerHa / aboveKgPerHa;
+      stemsTaken += share * maturity;
+      settle(share * young);
+      age *= 1 - share;
+    }
+
+    /** So much of the growth of now counts as old. */
+    void settle(double kgPerHa) {
+      mix(oldWorth, green - young, youngWorth, kgPerHa);
+      young = Math.max(0, young - kgPerHa);
+    }
+
+    /** New growth, which also takes the place of some of the old. */
+    void grow(double kgPerHa, Values values) {
+      if (values != null) {
+        double renewed = Math.min(green - young, Maturity.RENEWED * kgPerHa);
+        values.join(youngWorth, young, maturity, kgPerHa + renewed);
+        young += kgPerHa + renewed;
+      }
+      green += kgPerHa;
+    }
+
+    /** Green turns to standing dead, the old first. */
     void die(double kgPerHa) {
       if (kgPerHa <= 0) {
         return;
       }
+      double fromOld = Math.min(kgPerHa, Math.max(0, green - young));
+      mix(deadWorth, dead, oldWorth, fromOld);
+      mix(deadWorth, dead + fromOld, youngWorth, kgPerHa - fromOld);
       green -= kgPerHa;
+      young = Math.max(0, young - (kgPerHa - fromOld));
       dead += kgPerHa;
-      deadDays = dead <= 0 ? 0 : deadDays * (1 - Math.min(1, kgPerHa / dead));
+    }
+
+    /** Green is lost, young and old alike. */
+    void loseGreen(double kgPerHa) {
+      if (kgPerHa > 0) {
+        young *= 1 - kgPerHa / green;
+        green -= kgPerHa;
+      }
+    }
+
+    /** What weather takes is leaf first: what is left is worth no more than all was before. */
+    void noBetterThan(double protein, double tdn) {
+      noBetterThan(Values.PROTEIN, protein);
+      noBetterThan(Values.TDN, tdn);
+    }
+
+    private void noBetterThan(int nutrient, double before) {
+      double risen = mass() <= 0 ? 0 : meanOf(nutrient) - before;
+      if (risen > 0) {
+        youngWorth[nutrient] -= risen;
+        oldWorth[nutrient] -= risen;
+        deadWorth[nutrient] -= risen;
+      }
+    }
+
+    /** Of all that stands, percent of DM; or ripeness. */
+    double meanOf(int figure) {
+      double old = green - young;
+      return (young * youngWorth[figure] + old * oldWorth[figure] + dead * deadWorth[figure])
+          / mass();
+    }
+
+    private static void mix(double[] into, double mass, double[] of, double more) {
+      if (more <= 0) {
+        return;
+      }
+      double share = more / (Math.max(0, mass) + more);
+      for (int n = 0; n < Values.FIGURES; n++) {
+        into[n] += share * (of[n] - into[n]);
+      }
     }
 
     /** Ends a crop: what is green dies where it stands. */
@@ -182,17 +287,24 @@ final class FieldState {
       return emergedDay >= 0 && endedDay < 0;
     }
 
-    double above(StandPlan p, boolean winter) {
-      return Math.max(0, green + dead - (winter ? p.winterResidual : p.residual));
+    /** What stands above what is to be left today: more in winter, as a reserve. */
+    double above(StandPlan p) {
+      return Math.max(0, green + dead - (wintering ? p.winterResidual : p.residual));
+    }
+
+    /** What stands above the residual of the growing season. */
+    double aboveStubble(StandPlan p) {
+      return Math.max(0, green + dead - p.residual);
     }
 
     /** What preparing the ground for a sowing does to the stand; kg DM/ha that are lost. */
     double prepare(Sowing.Preparation way, StandPlan p, int sowDay) {
       switch (way) {
         case GRAZE_DOWN -> {
-          double topped = above(p, false);
-          renew(topped, p.base);
+          double topped = aboveStubble(p);
+          double above = mass() - p.base;
           take(topped);
+          begin(topped, above);
           return topped;
         }
         case LIGHT_DISKING -> {

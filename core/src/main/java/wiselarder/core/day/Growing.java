@@ -24,16 +24,22 @@ final class Growing {
   private final FieldState[] fields;
   private final Offers offers;
   private final int kinds;
+  private final boolean follows;
+
+  /** Place of the figures by which growth answers to this weather; see {@link FieldDays}. */
+  private final int answers;
 
   /** The day's weather. */
   private double meanC;
+
+  private double minC;
 
   private double et0Mm;
   private double reachesSoilMm;
   private boolean frost;
   private double weathering;
-  private boolean heavySnow;
-  private boolean midwinter;
+  private boolean laysDown;
+  private boolean coldHalf;
 
   Growing(ResolvedPlan plan, DayBook out, FarmState state, Offers offers) {
     this.plan = plan;
@@ -42,16 +48,19 @@ final class Growing {
     this.fields = state.fields;
     this.offers = offers;
     this.kinds = plan.kinds.length;
+    this.follows = !out.lean || plan.followsWorth;
+    this.answers = FieldDays.offset(plan.weather.kind());
   }
 
   private void look(int day) {
     meanC = plan.weather.tmeanC(day);
+    minC = plan.weather.tminC(day);
     et0Mm = plan.weather.et0Mm(day);
     reachesSoilMm = plan.weather.reachesSoilMm(day);
     frost = plan.weather.frostSeason(day);
     weathering = SwardRules.weatheringShare(plan.weather.rainMm(day), plan.normal.rainMm(day));
-    midwinter = plan.byDay.midwinter[day];
-    heavySnow = plan.weather.snowMm(day) >= SwardRules.HEAVY_SNOW_MM;
+    coldHalf = plan.byDay.coldHalf[day];
+    laysDown = plan.weather.snowMm(day) >= SwardRules.HEAVY_SNOW_MM || plan.weather.ice(day);
     offers.begin(day);
   }
 
@@ -84,17 +93,16 @@ final class Growing {
     int at = (day * fields.length + f) * FieldDays.FIGURES;
     double wet = SoilWater.growthShare(s.waterMm, p.capacityMm, sp.droughtHold);
     double index = plan.index[day * kinds + sp.kind] * wet;
-    double rate =
-        days[at + FieldDays.GROWTH]
-            + days[at + FieldDays.RESPONSE] * (index - days[at + FieldDays.NORMAL_INDEX]);
+    double rate = rate(days, at, index);
     stand.rate = rate;
-    if (stand.there && rate > 0 && (sp.hardy || !frost)) {
+    rest(sp, stand);
+    if (stand.there && rate > 0 && !frosted(sp)) {
       double kgPerHa =
           rate
               * stand.vigour
               * SwardRules.leafShare(sp.extinction, sp.referenceLight, stand.green)
               * SwardRules.crowdingShare(stand.mass(), sp.entry, sp.ceiling);
-      stand.green += kgPerHa;
+      stand.grow(kgPerHa, followed(sp));
       double kg = kgPerHa * p.areaHa;
       out.grown[out.row(day) + f] = kg;
       totals.grownKg += kg;
@@ -103,6 +111,34 @@ final class Growing {
     s.waterMm =
         SoilWater.after(s.waterMm, p.capacityMm, reachesSoilMm, et0Mm, cover, p.drainsFreely);
   }
+
+  /** Growth of a base stand with so good a day, kg DM/ha. */
+  private double rate(double[] days, int at, double index) {
+    return days[at + FieldDays.GROWTH]
+        + days[at + answers + FieldDays.RESPONSE]
+            * (index - days[at + answers + FieldDays.NORMAL_INDEX]);
+  }
+
+  /** True on a day on which frost keeps a stand from growing. */
+  private boolean frosted(StandPlan p) {
+    return !p.hardy && (p.frostedBelowC > Double.NEGATIVE_INFINITY ? minC < p.frostedBelowC : frost);
+  }
+
+  /** Whether a stand grows these days, and whether it is left at its winter height. */
+  private void rest(StandPlan p, StandState s) {
+    s.recent += WEEK_SHARE * (s.rate - s.recent);
+    s.recent = Double.isNaN(s.recent) ? s.rate : s.recent;
+    boolean sleeps = s.recent < p.quietBelow || s.endedDay >= 0 || frosted(p);
+    s.grows = !sleeps && !p.residue;
+    s.wintering = frost || (sleeps && p.warmSeason && coldHalf);
+  }
+
+  /** What feed value the stand's growth has, or null where nobody asks. */
+  private QualityTable.Values followed(StandPlan p) {
+    return follows ? plan.worth[p.kind] : null;
+  }
+
+  private static final double WEEK_SHARE = 1 / 7.0;
 
   /** What is green dies, what is dead weathers, and the day is recorded. */
   void evening(int day) {
@@ -123,7 +159,7 @@ final class Growing {
     double lost = stand.there ? wither(p.base, stand, day) * p.areaHa : 0;
     totals.weatheredKg += lost;
     if (s.stock > 0) {
-      s.stock = Math.min(s.stock, stand.above(p.base, frost));
+      s.stock = Math.min(s.stock, stand.above(p.base));
     }
     double mass = stand.there ? stand.green + stand.dead : 0;
     out.standingKg[day] += mass * p.areaHa;
@@ -135,8 +171,18 @@ final class Growing {
     out.weathered[at] = lost;
     out.cover[at] = mass;
     out.green[at] = stand.green;
-    out.ripeness[at] = stand.maturity;
-    out.deadDays[at] = stand.asleep ? -1 - stand.deadDays : stand.deadDays;
+    out.ripeness[at] = ripeness(p.base, stand);
+    worth(f, day, p.base, stand);
+  }
+
+  /** How ripe the green is that stands above the stubble, the young top of it first. */
+  private static double ripeness(StandPlan p, StandState s) {
+    double top = Math.min(s.green, s.mass() - p.base);
+    double young = top <= 0 ? 0 : Math.min(1, s.young / top);
+    return s.green <= 0
+        ? 0
+        : young * s.youngWorth[QualityTable.Values.RIPENESS]
+            + (1 - young) * s.oldWorth[QualityTable.Values.RIPENESS];
   }
 
   private void comeAndGo(FieldPlan p, FieldState s, int day) {
@@ -145,6 +191,7 @@ final class Growing {
       base.there = true;
       base.green = p.openingGreen;
       base.dead = p.openingDead;
+      opening(p.base(), base, day);
       double kg = base.mass() * p.areaHa;
       if (day == 0) {
         totals.openingKg += kg;
@@ -157,9 +204,30 @@ final class Growing {
       s.stock = 0;
     }
     if (p.reopens[day]) {
-      s.stock = s.above(p, frost);
+      s.stock = s.above(p);
     }
   }
+
+  /** What is there on the first day is of its season: half grown, or kept since growth stopped. */
+  private void opening(StandPlan p, StandState s, int day) {
+    QualityTable.Values values = followed(p);
+    if (values == null) {
+      return;
+    }
+    values.kept(p.residue ? 0 : OPENING_DEAD_DAYS, s.deadWorth);
+    double kept = day == 0 ? p.keptDaysAtStart : 0;
+    if (kept > 0) {
+      values.kept(kept, s.oldWorth);
+    } else {
+      s.age = Maturity.heatAt(OPENING_MATURITY);
+      s.maturity = OPENING_MATURITY;
+      s.young = s.green;
+      values.join(s.youngWorth, 0, s.maturity, 1);
+    }
+  }
+
+  private static final double OPENING_MATURITY = 0.25;
+  private static final double OPENING_DEAD_DAYS = 60;
 
   private void record(int f, FieldPlan p, FieldState s, int day) {
     double green = 0;
@@ -168,8 +236,8 @@ final class Growing {
     for (int i = 0; i < s.stands.length; i++) {
       green += s.stands[i].green;
       mass += s.stands[i].mass();
-      ripe += s.stands[i].mass() * s.stands[i].maturity;
-      offered(f, day, p.stands[i], s.stands[i]);
+      ripe += s.stands[i].mass() * ripeness(p.stands[i], s.stands[i]);
+      worth(f, day, p.stands[i], s.stands[i]);
       if (i > 0) {
         out.sownCover[p.stands[i].crop.number * plan.days + day] = s.stands[i].mass();
       }
@@ -182,20 +250,25 @@ final class Growing {
     out.water[at] = s.waterMm;
   }
 
-  /** Notes what stands where several stands share a field: kg of nutrient a hectare. */
-  private void offered(int f, int day, StandPlan sp, StandState stand) {
-    QualityTable.Values values = plan.worth[sp.kind];
+  /** Notes what a stand is worth, all of it and what a mower would take: kg of nutrient a hectare. */
+  private void worth(int f, int day, StandPlan sp, StandState stand) {
     double mass = stand.mass();
-    if (out.lean || values == null || mass <= 0) {
+    if (out.lean || plan.worth[sp.kind] == null || mass <= 0) {
       return;
     }
-    double[] sums = out.standing[f];
-    double living = stand.asleep ? 0 : stand.green;
-    double stage = values.stageAt(stand.maturity);
-    double aged = values.agedAt(stand.deadDays);
+    double cut = Math.max(0, mass - sp.cutStubble);
+    double green = stand.green / mass;
+    double young = stand.youngShareOf(cut, 1);
+    int at = day * DayBook.STANDING;
     for (int n = 0; n < DayBook.STANDING; n++) {
-      sums[day * DayBook.STANDING + n] += values.kg(n, living, stage, mass - living, aged);
+      out.standing[f][at + n] += mass * stand.meanOf(n) * 0.01;
+      out.mown[f][at + n] +=
+          cut
+              * 0.01
+              * (green * (young * stand.youngWorth[n] + (1 - young) * stand.oldWorth[n])
+                  + (1 - green) * stand.deadWorth[n]);
     }
+    out.mownKg[f][day] += cut;
   }
 
   /** Sowings: ground prepared, seed in the ground, emergence, ready, ended. */
@@ -246,7 +319,7 @@ final class Growing {
       if (crop.heat >= CropRules.EMERGENCE_DEGREE_DAYS) {
         crop.there = true;
         crop.emergedDay = day;
-        crop.green = c.emergedKg;
+        crop.grow(c.emergedKg, followed(sp));
         out.grown[out.row(day) + c.field] += c.emergedKg * p.areaHa;
         totals.grownKg += c.emergedKg * p.areaHa;
         totals.sownGrown[c.number] += c.emergedKg;
@@ -273,12 +346,13 @@ final class Growing {
   private void grow(int f, FieldPlan p, FieldState s, int day) {
     for (int i = 0; i < s.stands.length; i++) {
       s.stands[i].rate = rate(f, p, s, i, day);
+      rest(p.stands[i], s.stands[i]);
     }
     shadow(p, s);
     for (int i = 0; i < s.stands.length; i++) {
       StandState stand = s.stands[i];
       StandPlan sp = p.stands[i];
-      if (!stand.there || stand.rate <= 0 || (!sp.hardy && frost)) {
+      if (!stand.there || stand.rate <= 0 || frosted(sp)) {
         continue;
       }
       double kgPerHa =
@@ -291,7 +365,7 @@ final class Growing {
         s.nitrogen -= Math.max(0, extra) / NitrogenRules.KG_DM_PER_KG_N;
         kgPerHa += extra;
       }
-      stand.green += kgPerHa;
+      stand.grow(kgPerHa, followed(sp));
       out.grown[out.row(day) + f] += kgPerHa * p.areaHa;
       totals.grownKg += kgPerHa * p.areaHa;
       if (sp.crop != null) {
@@ -312,9 +386,7 @@ final class Growing {
     }
     double[] days = plan.byDay.base;
     int at = (day * fields.length + f) * FieldDays.FIGURES;
-    double rate =
-        days[at + FieldDays.GROWTH]
-            + days[at + FieldDays.RESPONSE] * (index - days[at + FieldDays.NORMAL_INDEX]);
+    double rate = rate(days, at, index);
     return day < s.stands[0].setBackUntil ? rate * s.stands[0].setBackTo : rate;
   }
 
@@ -366,27 +438,45 @@ final class Growing {
       }
     }
     if (s.stock > 0) {
-      s.stock = Math.min(s.stock, s.above(p, frost));
+      s.stock = Math.min(s.stock, s.above(p));
     }
     out.weathered[out.row(day) + f] = lost * p.areaHa;
     totals.weatheredKg += lost * p.areaHa;
   }
 
-  /** What feed value hangs on: how ripe the green is, how long the dead has stood. */
-  private void age(StandPlan p, StandState s, int day, boolean frosted, boolean dormant) {
-    s.deadDays++;
-    s.age += Maturity.agedBy(meanC, p.baseC, plan.season[day * kinds + p.kind]);
+  /**
+   * What feed value hangs on: new growth ripens, what was left behind and what is dead weathers.
+   * Where growth has ended, or a new year of heading begins, what stands counts as old.
+   */
+  private void ripen(StandPlan p, StandState s, int day, boolean frosted, boolean dormant) {
+    QualityTable.Values values = followed(p);
+    if (values == null) {
+      return;
+    }
+    s.dormantDays = dormant ? s.dormantDays + 1 : 0;
+    int at = day * kinds + p.kind;
+    boolean heads = plan.heads[at];
+    boolean anew = heads && day > 0 && !plan.heads[at - kinds];
+    if (frosted || s.dormantDays == Maturity.WINTERED_AFTER_DAYS || anew) {
+      s.settle(s.young);
+      s.age = p.crop == null ? 0 : s.age;
+      s.stemsTaken = anew ? 0 : s.stemsTaken;
+    }
+    double from = s.maturity;
+    boolean leafy = p.headsOnce && s.stemsTaken > Maturity.STEMS_TAKEN;
+    s.age = Maturity.after(s.age, Math.max(0, meanC - p.baseC), heads && !leafy);
     s.maturity =
         p.crop == null ? Maturity.atAge(s.age) : Maturity.ofCrop(p.crop.course, s.stage, s.age);
-    s.asleep = frosted;
-    s.dormantDays = dormant ? s.dormantDays + 1 : 0;
-    boolean begins = s.dormantDays == Maturity.WINTERED_AFTER_DAYS || midwinter;
-    s.age = frosted || (begins && p.crop == null) ? 0 : s.age;
+    if (s.maturity > from) {
+      values.ripen(s.youngWorth, from, s.maturity);
+    }
+    values.keep(s.oldWorth, weathering);
+    values.keep(s.deadWorth, weathering);
   }
 
   /** Green dies, dead weathers, snow lays down; what is lost, kg DM/ha. */
   private double wither(StandPlan p, StandState s, int day) {
-    boolean frosted = !p.hardy && frost;
+    boolean frosted = frosted(p);
     boolean dormant = frosted || s.rate < p.dormantBelow;
     if (!dormant) {
       s.die(p.senescencePerDay * Math.max(0, s.green - p.entry));
@@ -400,23 +490,28 @@ final class Growing {
         s.end(day);
       }
     }
-    if (frosted) {
-      s.die(SwardRules.FROST_DEATH_PER_DAY * Math.max(0, s.green - p.base));
+    if (frosted || (frost && p.greenUnderFrost < 1)) {
+      double spared = frosted ? 0 : p.greenUnderFrost * Math.max(0, s.mass() - p.base);
+      s.die(SwardRules.FROST_DEATH_PER_DAY * Math.max(0, s.green - p.base - spared));
     }
-    if (!out.lean || plan.followsWorth) {
-      age(p, s, day, frosted, dormant);
-    }
+    boolean followed = followed(p) != null && s.mass() > 0;
+    double protein = followed ? s.meanOf(QualityTable.Values.PROTEIN) : 0;
+    double tdn = followed ? s.meanOf(QualityTable.Values.TDN) : 0;
+    ripen(p, s, day, frosted, dormant);
     double lost = Math.min(s.dead, s.dead * p.lossPerDay * weathering);
     s.dead -= lost;
     if (dormant) {
       double greenLost = Math.max(0, s.green - p.base) * p.lossPerDay * weathering;
-      s.green -= greenLost;
+      s.loseGreen(Math.min(s.green, greenLost));
       lost += greenLost;
     }
-    if (heavySnow && p.lodged > 0) {
-      double down = p.lodged * s.above(p, false);
+    if (laysDown && p.lodged > 0) {
+      double down = p.lodged * s.aboveStubble(p);
       s.take(down);
       lost += down;
+    }
+    if (followed) {
+      s.noBetterThan(protein, tdn);
     }
     return lost;
   }

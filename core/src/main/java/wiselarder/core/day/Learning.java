@@ -59,13 +59,12 @@ final class Learning {
       return Double.POSITIVE_INFINITY;
     }
     FieldPlan p = plan.fields[f];
-    boolean winter = plan.weather.frostSeason(day);
-    double above = fields[f].above(p, winter);
+    double above = fields[f].above(p);
     double room = Double.POSITIVE_INFINITY;
     for (int i = 0; i < p.stands.length; i++) {
       StandState stand = fields[f].stands[i];
       StandPlan sp = p.stands[i];
-      double part = sp.feed < 0 || !stand.there ? 0 : stand.above(sp, winter) / above;
+      double part = sp.feed < 0 || !stand.there ? 0 : stand.above(sp) / above;
       if (part > 0) {
         double most = mostShare(g, sp, day) * needKg[g];
         room = Math.min(room, (most - todayKg[g * feeds + sp.feed]) / part);

@@ -36,7 +36,6 @@ final class Offers {
 
   int readyCount;
 
-  private boolean winter;
   private int sinceFrost;
 
   Offers(ResolvedPlan plan) {
@@ -52,7 +51,6 @@ final class Offers {
   void begin(int day) {
     offeringCount = 0;
     readyCount = 0;
-    winter = plan.weather.frostSeason(day);
     sinceFrost = plan.weather.daysIntoFrostSeason(day);
   }
 
@@ -71,7 +69,7 @@ final class Offers {
   void set(int f, FieldPlan p, FieldState s) {
     StandState base = s.base;
     if (p.alone) {
-      aboveKgPerHa[f] = base.there ? base.above(p.base, winter) : 0;
+      aboveKgPerHa[f] = base.there ? base.above(p.base) : 0;
       boolean safe = p.base.safe <= 0 || !below(p.base, base);
       aheadKgPerHa[f] =
           !safe
@@ -79,7 +77,7 @@ final class Offers {
               : base.there ? base.mass() - p.base.turnIn : -Double.MAX_VALUE;
       return;
     }
-    aboveKgPerHa[f] = s.above(p, winter);
+    aboveKgPerHa[f] = s.above(p);
     aheadKgPerHa[f] = safe(p, s) ? ahead(p, s) : Double.NEGATIVE_INFINITY;
   }
 

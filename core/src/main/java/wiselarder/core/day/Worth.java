@@ -7,17 +7,25 @@ import wiselarder.core.forage.QualityTable.Values;
 final class Worth {
   final double[] share = new double[Values.COUNT];
 
+  /** Of its green, 0 leafy to 1 ripe. */
+  double ripeness;
+
   /**
    * Works it out.
    *
    * @param greenShare of what is looked at, by mass
+   * @param youngShare of its green, the part of the growth of now
    */
-  void of(Values values, StandState stand, double greenShare) {
-    double green = stand.asleep ? 0 : greenShare;
-    double at = values.stageAt(stand.maturity);
-    double aged = values.agedAt(stand.deadDays);
+  void of(StandState stand, double greenShare, double youngShare) {
+    double young = greenShare * youngShare * 0.01;
+    double old = greenShare * (1 - youngShare) * 0.01;
+    double dead = (1 - greenShare) * 0.01;
     for (int n = 0; n < Values.COUNT; n++) {
-      share[n] = values.kg(n, green, at, 1 - green, aged);
+      share[n] =
+          young * stand.youngWorth[n] + old * stand.oldWorth[n] + dead * stand.deadWorth[n];
     }
+    ripeness =
+        youngShare * stand.youngWorth[Values.RIPENESS]
+            + (1 - youngShare) * stand.oldWorth[Values.RIPENESS];
   }
 }

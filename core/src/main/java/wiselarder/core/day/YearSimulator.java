@@ -127,8 +127,8 @@ public final class YearSimulator {
       double mass = s.stands[i].mass();
       if (s.stands[i].there && mass > stubble) {
         off += mass - stubble;
-        ripe += (mass - stubble) * s.stands[i].maturity;
         addWorth(sp, s.stands[i], mass - stubble);
+        ripe += (mass - stubble) * worth.ripeness;
         taken(sp, s.stands[i], mass - stubble, 1, day);
       }
     }
@@ -156,12 +156,11 @@ public final class YearSimulator {
 
   private void addWorth(StandPlan sp, StandState stand, double kgPerHa) {
     QualityTable.Values values = plan.worth[sp.kind];
-    double share = stand.mass() <= 0 ? 0 : stand.green / stand.mass();
     if (values == null) {
       java.util.Arrays.fill(cutWorth, Double.NaN);
       return;
     }
-    worth.of(values, stand, share);
+    worth.of(stand, stand.green / stand.mass(), stand.youngShareOf(kgPerHa, 1));
     for (int n = 0; n < QualityTable.Values.COUNT; n++) {
       cutWorth[n] += kgPerHa * worth.share[n];
     }
@@ -169,8 +168,9 @@ public final class YearSimulator {
 
   /** Takes mass off a stand; a jointed small grain taken low has lost its growing points. */
   private static void taken(StandPlan sp, StandState stand, double kgPerHa, double picks, int day) {
-    stand.renew(kgPerHa, sp.base);
+    double above = stand.mass() - sp.base;
     stand.take(kgPerHa, picks);
+    stand.begin(kgPerHa, above);
     CropPlan c = sp.crop;
     if (c == null || stand.endedDay >= 0) {
       return;
@@ -316,14 +316,13 @@ public final class YearSimulator {
   private double bite(int g, int f, int day, double needKg, double mostKgPerHa) {
     FieldPlan p = plan.fields[f];
     FieldState s = fields[f];
-    boolean winter = plan.weather.frostSeason(day);
     boolean fromStock = s.stock > Offers.LEAVE_AT_KG_PER_HA;
     double above = offers.aboveKgPerHa[f];
     double eatable = 0;
     for (int i = 0; i < s.stands.length; i++) {
       StandPlan sp = p.stands[i];
       double utilization = fromStock ? sp.stockUtilization : sp.utilization;
-      eatable += s.stands[i].there ? s.stands[i].above(sp, winter) * utilization : 0;
+      eatable += s.stands[i].there ? s.stands[i].above(sp) * utilization : 0;
     }
     double utilization = eatable / above;
     double wantKg = Math.min(needKg, learning.roomKg(g, f, day));
@@ -332,33 +331,38 @@ public final class YearSimulator {
     double down = Math.min(offered, wantKg / utilization);
     double eaten = down * utilization;
     double share = down / p.areaHa / above;
+    double standing = 0;
     for (int i = 0; i < s.stands.length; i++) {
       if (s.stands[i].there) {
-        double off = share * s.stands[i].above(p.stands[i], winter);
+        double off = share * s.stands[i].above(p.stands[i]);
         double of = eaten * off / (down / p.areaHa);
-        diets.grazed(g, f, day, p.stands[i], s.stands[i], of);
+        standing += fromStock || !s.stands[i].grows ? of : 0;
+        diets.grazed(g, f, day, p.stands[i], s.stands[i], of, off);
         learning.ate(g, p.stands[i], day, of);
         taken(p.stands[i], s.stands[i], off, plan.groups[g].picks, day);
       }
     }
     s.stock = Math.max(0, s.stock - down / p.areaHa);
     offers.set(f, p, s);
-    book(g, f, day, down, eaten, fromStock || p.base().residue);
+    book(g, f, day, down, eaten, standing);
     return eaten;
   }
 
-  private void book(int g, int f, int day, double down, double eaten, boolean standing) {
+  /** What is eaten while nothing grows is standing feed, as is what was kept on purpose. */
+  private void book(int g, int f, int day, double down, double eaten, double standing) {
     int at = out.row(day) + f;
     out.fieldEaten[at] += eaten;
     out.trampled[at] += down - eaten;
     totals.trampledKg += down - eaten;
-    if (standing) {
-      out.fieldStandingEaten[at] += eaten;
-    }
-    eat(standing ? Shelf.STANDING : Shelf.GROWING, g, day, eaten);
+    out.fieldStandingEaten[at] += standing;
+    eat(Shelf.STANDING, g, day, standing);
+    eat(Shelf.GROWING, g, day, eaten - standing > EPSILON_KG ? eaten - standing : 0);
   }
 
   private void eat(Shelf shelf, int g, int day, double kg) {
+    if (kg <= 0) {
+      return;
+    }
     out.eaten[(shelf.ordinal() * plan.groups.length + g) * plan.days + day] += kg;
     totals.eatenKg += kg;
   }

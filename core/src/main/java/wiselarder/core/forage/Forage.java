@@ -51,6 +51,7 @@ public record Forage(
     double standingLossPerMonth,
     double stockpileUseByDays,
     FrostResponse frostResponse,
+    double winterGreenShare,
     double prussicMinHeightCm,
     boolean toxicEndophyte,
     Set<String> uses,
@@ -114,8 +115,30 @@ public record Forage(
   /** What the first killing frost does to the tops. */
   public enum FrostResponse {
     HARDY,
+    /** Stands light frosts and grows on mild days between them; harder ones take its tops. */
+    LIGHT,
     STOPS,
     KILLED
+  }
+
+  /** A low at which stands that bear light frosts lose their tops, deg C. Assumption. */
+  public static final double HARD_FROST_C = -4;
+
+  /**
+   * True on a day on which frost keeps the forage from growing.
+   *
+   * @param frostSeason between the first and the last killing frost
+   * @param minC low of the day
+   */
+  public boolean frostStops(boolean frostSeason, double minC) {
+    if (twoLayers()) {
+      return false;
+    }
+    return switch (frostResponse) {
+      case HARDY -> false;
+      case LIGHT -> minC < HARD_FROST_C;
+      case STOPS, KILLED -> frostSeason;
+    };
   }
 
   public boolean cropResidue() {
@@ -126,6 +149,17 @@ public record Forage(
   public boolean fallow() {
     return group.equals("fallow");
   }
+
+  /**
+   * True where a cool-season layer stands under a warm-season one, or among it: in winter it grows
+   * on days that allow it, while the other is brown.
+   */
+  public boolean twoLayers() {
+    return winterGreenShare > LEAST_LAYER && winterGreenShare < 1 - LEAST_LAYER;
+  }
+
+  /** Less than this of a stand is no layer of its own. Assumption. */
+  private static final double LEAST_LAYER = 0.1;
 
   /** False for residue and fallow ground. */
   public boolean grows() {
@@ -190,6 +224,7 @@ public record Forage(
         r.number("standing_dm_loss_per_month", 0, 0.9),
         r.numberOrNaN("stockpile_use_by_days_after_frost", 1, 300),
         FrostResponse.valueOf(upper(r, "frost_response")),
+        winterGreenShare(r),
         r.text("prussic_acid").equals("1") ? r.number("prussic_min_height_cm", 5, 120) : Double.NaN,
         r.text("endophyte_toxin").equals("1"),
         Set.of(r.text("uses").split("\\|")),
@@ -227,6 +262,13 @@ public record Forage(
         r.numberOrNaN("seed_cost_usd_per_ha", 0, 5000),
         legumeShare(r),
         Set.of(r.text("id")));
+  }
+
+  /** Of stands of two layers what the table says; of others all of it or nothing. */
+  private static double winterGreenShare(CsvTable.Row r) {
+    double stated = r.numberOrNaN("winter_green_share", 0, 1);
+    boolean hardy = FrostResponse.valueOf(upper(r, "frost_response")) == FrostResponse.HARDY;
+    return Double.isNaN(stated) ? (hardy ? 1 : 0) : stated;
   }
 
   private static double legumeShare(CsvTable.Row r) {

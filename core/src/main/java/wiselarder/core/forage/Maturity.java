@@ -1,36 +1,76 @@
 package wiselarder.core.forage;
 
 /**
- * How ripe a stand is, from 0 (leafy) to 1 (ripe), by the heat since it was last taken down: the
- * first growth of the year runs up to head, regrowth ages more slowly. Figures are assumptions; a
- * stem split in the field says more.
+ * How ripe new growth is, from 0 (leafy) to 1 (ripe), by the heat since the stand was last taken
+ * down. It is the place at which new growth joins what stands; nothing that stands is made younger
+ * by it. Figures are assumptions; a stem split in the field says more.
  */
 public final class Maturity {
-  /**
-   * Heat above the base temperature to heading, and to ripe, of growth in its season, deg C days.
-   */
-  private static final double HEADING_HEAT = 300;
+  /** Heat above the base temperature to heading, and to ripe, while a stand runs to head. */
+  private static final double HEADING_HEAT = 420;
 
-  private static final double RIPE_HEAT = 800;
+  private static final double RIPE_HEAT = 950;
 
   /** Heading stands at this maturity in the quality table. */
   private static final double HEADING = 0.75;
 
-  /** Out of its season a stand ages at half speed. */
-  private static final double OFF_SEASON = 0.5;
+  /** Out of the time in which it runs to head, growth ages at half speed and no further. */
+  private static final double LEAF_SPEED = 0.5;
+
+  private static final double LEAF_AT_MOST = 0.5;
 
   /** After so many days without growth, what comes next is new growth. Assumption. */
   public static final int WINTERED_AFTER_DAYS = 30;
 
+  /** Of the dry matter that grows, as much again takes the place of old leaf and stubble. */
+  public static final double RENEWED = 0.5;
+
+  /** Once this much of the stems was taken, cool-season grass makes leaf for the rest of a year. */
+  public static final double STEMS_TAKEN = 0.25;
+
   private Maturity() {}
 
+  /** First and last day, after the coldest one, on which a perennial runs to head. Assumption. */
+  private record Window(int fromDay, int toDay) {
+    static Window of(Forage f) {
+      if (f.warmSeason()) {
+        return new Window(120, 275);
+      }
+      return headsOnce(f) ? new Window(45, 170) : new Window(60, 275);
+    }
+  }
+
+  /** True for cool-season grasses and swards, which after their stems were taken make leaf. */
+  public static boolean headsOnce(Forage f) {
+    return f.life() == Forage.Life.PERENNIAL
+        && !f.warmSeason()
+        && !f.group().contains("legume")
+        && !f.group().equals("forb");
+  }
+
   /**
-   * Heat that a day adds to the age of a stand.
+   * True on days on which what grows runs to head. Crops sown each time go by their own course.
    *
-   * @param season -1 to 1, 1 on the stand's best days of the year; see the growth index
+   * @param daysSinceColdest days since the coldest time of the year, 0 to 365
    */
-  public static double agedBy(double meanC, double baseC, double season) {
-    return Math.max(0, meanC - baseC) * (OFF_SEASON + (1 - OFF_SEASON) * Math.max(0, season));
+  public static boolean heads(Forage f, int daysSinceColdest) {
+    if (f.life() != Forage.Life.PERENNIAL) {
+      return true;
+    }
+    Window w = Window.of(f);
+    return daysSinceColdest >= w.fromDay && daysSinceColdest < w.toDay;
+  }
+
+  /** Age in heat after a day with so many degrees above the base. */
+  public static double after(double age, double degrees, boolean heads) {
+    return heads
+        ? age + degrees
+        : Math.max(age, Math.min(age + LEAF_SPEED * degrees, heatAt(LEAF_AT_MOST)));
+  }
+
+  /** Heat at which a maturity up to heading is reached. */
+  public static double heatAt(double maturity) {
+    return maturity * HEADING_HEAT / HEADING;
   }
 
   /** Maturity at an age in heat. */

@@ -40,6 +40,11 @@ public final class QualityTable {
     public static final int PHOSPHORUS = 4;
     public static final int COUNT = 5;
 
+    /** Beside the nutrients a mass carries how ripe it is, 0 leafy to 1 ripe. */
+    public static final int RIPENESS = 5;
+
+    public static final int FIGURES = 6;
+
     /** Value of living leaf and stem at a maturity from 0 (leafy) to 1 (ripe), in percent of DM. */
     public double green(int nutrient, double maturity) {
       double at = Math.max(0, Math.min(1, maturity)) * (STAGES.size() - 1);
@@ -48,23 +53,76 @@ public final class QualityTable {
       return points[below] + (at - below) * (points[below + 1] - points[below]);
     }
 
-    /** Place of a maturity among the stages, for {@link #kg}. */
-    public double stageAt(double maturity) {
-      return Math.max(0, Math.min(1, maturity)) * (STAGES.size() - 1);
+    /**
+     * New growth joins a mass.
+     *
+     * @param worth of the mass, percent of DM by nutrient, then ripeness; changed
+     * @param mass of it, kg DM
+     * @param maturity of the growth
+     * @param grown kg DM
+     */
+    public void join(double[] worth, double mass, double maturity, double grown) {
+      double share = grown / (mass + grown);
+      for (int n = 0; n < COUNT; n++) {
+        worth[n] += share * (green(n, maturity) - worth[n]);
+      }
+      worth[RIPENESS] += share * (maturity - worth[RIPENESS]);
     }
 
-    /** How far from early to late what has stood dead so many days is, for {@link #kg}. */
-    public double agedAt(double days) {
-      return Math.min(2, days * latePerDay);
+    /**
+     * What grows ripens from one maturity to a later one. A mass that is as ripe as its growth
+     * follows the stages of the table; what is older goes the same share of its way to ripe.
+     */
+    public void ripen(double[] worth, double from, double to) {
+      for (int n = 0; n < COUNT; n++) {
+        double ripe = green[n][STAGES.size() - 1];
+        double left = green(n, from) - ripe;
+        double change = green(n, to) - green(n, from);
+        double share = left == 0 ? -1 : 1 + change / left;
+        // where the table turns on the way, as with grain that fills, it moves by the table's step
+        worth[n] = share >= 0 && share <= 1 ? ripe + (worth[n] - ripe) * share : worth[n] + change;
+      }
+      if (from < 1) {
+        worth[RIPENESS] += (1 - worth[RIPENESS]) * (to - from) / (1 - from);
+      }
     }
 
-    /** kg of a nutrient in so many kg of living and of dead feed. */
-    public double kg(int nutrient, double livingKg, double stage, double deadKg, double aged) {
-      int below = Math.min(STAGES.size() - 2, (int) stage);
-      double[] points = green[nutrient];
-      double living = points[below] + (stage - below) * (points[below + 1] - points[below]);
-      double gone = early[nutrient] + aged * (late[nutrient] - early[nutrient]);
-      return (livingKg * living + deadKg * gone) * 0.01;
+    /**
+     * What is kept standing without growing weathers for a day: as from the early to the late row
+     * of a stockpile over its use-by days, faster while it is still better than that, and no lower
+     * than as far below the late row, or the ripe one, as that is below the early one.
+     *
+     * @param weathering of the day, 1 in ordinary weather
+     */
+    public void keep(double[] worth, double weathering) {
+      for (int n = 0; n < COUNT; n++) {
+        double falls = early[n] - late[n];
+        double over = worth[n] - late[n];
+        double ripe = green[n][STAGES.size() - 1];
+        double share = Math.min(1, latePerDay * weathering);
+        if (falls > 0) {
+          double least = leastKept(n);
+          worth[n] = Math.max(Math.min(worth[n], least), worth[n] - share * Math.max(falls, over));
+        } else if (falls < 0) {
+          double most = Math.min(MOST_PCT, Math.max(late[n], ripe) - falls);
+          worth[n] = Math.min(Math.max(worth[n], most), worth[n] - share * Math.min(falls, over));
+        }
+      }
+    }
+
+    /** No dead feed is worth less than this, percent of DM, of a nutrient that falls with time. */
+    public double leastKept(int nutrient) {
+      double ripe = green[nutrient][STAGES.size() - 1];
+      double falls = early[nutrient] - late[nutrient];
+      return Math.max(LEAST_KEPT[nutrient], Math.min(late[nutrient], ripe) - falls);
+    }
+
+    /** Worth of what has been kept standing for so many days, into percent of DM by nutrient. */
+    public void kept(double days, double[] worth) {
+      for (int n = 0; n < COUNT; n++) {
+        worth[n] = dead(n, days);
+      }
+      worth[RIPENESS] = KEPT_RIPENESS;
     }
 
     /**
@@ -72,8 +130,17 @@ public final class QualityTable {
      */
     public double dead(int nutrient, double days) {
       double share = Math.min(2, days * latePerDay);
-      return early[nutrient] + share * (late[nutrient] - early[nutrient]);
+      return Math.max(
+          LEAST_KEPT[nutrient], early[nutrient] + share * (late[nutrient] - early[nutrient]));
     }
+
+    /** Bleached straw: no feed is worth less, percent of DM by nutrient. Assumption. */
+    private static final double[] LEAST_KEPT = {3, 38, 0, 0.05, 0.03};
+
+    private static final double MOST_PCT = 85;
+
+    /** What was kept has stopped short of heading. */
+    private static final double KEPT_RIPENESS = 0.5;
   }
 
   private QualityTable() {}
@@ -175,13 +242,13 @@ public final class QualityTable {
         1 / (kept ? Math.max(30, f.stockpileUseByDays()) : OTHERWISE_LATE_DAYS));
   }
 
-  /** Without a row for it: four months of the forage's own loss, half as much protein as energy. */
+  /** Without a row for it: four months of the forage's own loss, a quarter as much protein as energy. */
   private static double[] aged(Forage f, double[] mature) {
     double lost = 4 * f.standingTdnLossPerMonth();
     return new double[] {
-      Math.max(2, mature[0] - lost / 2),
-      Math.max(30, mature[1] - lost),
-      mature[2] + lost,
+      Math.max(3, mature[0] - lost / 4),
+      Math.max(38, mature[1] - lost),
+      Math.min(85, mature[2] + lost),
       mature[3],
       mature[4]
     };

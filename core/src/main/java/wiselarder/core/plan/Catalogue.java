@@ -13,6 +13,7 @@ import wiselarder.core.herd.HerdTables;
 import wiselarder.core.land.BufferRule;
 import wiselarder.core.land.CropCalibration;
 import wiselarder.core.land.Stand;
+import wiselarder.core.land.UsualYears;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.LossMethod;
@@ -30,6 +31,7 @@ public record Catalogue(
     List<PackageSize> packages,
     List<StoredFeed> storedFeeds,
     CropCalibration crops,
+    UsualYears usual,
     DrySeasons drySeasons,
     QualityTable quality,
     LearningTimes learning,
@@ -47,6 +49,7 @@ public record Catalogue(
         PackageSize.loadAll(),
         StoredFeed.loadAll(),
         new CropCalibration(),
+        new UsualYears(),
         new DrySeasons(),
         QualityTable.load(forages),
         LearningTimes.load(),
@@ -74,6 +77,7 @@ public record Catalogue(
         packages,
         storedFeeds,
         crops,
+        usual,
         drySeasons,
         quality.with(farm.forages(), all),
         learning,

@@ -3,6 +3,7 @@ package wiselarder.core.resolved;
 import java.util.Arrays;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
+import wiselarder.core.weather.WeatherYear;
 
 /**
  * What each day asks of each field, laid out day after day as the simulation goes through it, so
@@ -15,7 +16,21 @@ public final class FieldDays {
   public static final int RESPONSE = 1;
   public static final int NORMAL_INDEX = 2;
   public static final int COVER = 3;
-  public static final int FIGURES = 4;
+
+  /** Response and usual index for smooth days, and for smooth days with real rain, lie here. */
+  private static final int SMOOTH = 4;
+
+  private static final int REAL_RAIN = 6;
+  public static final int FIGURES = 8;
+
+  /** By how much further on response and usual index lie for such days than for real ones. */
+  public static int offset(WeatherYear.Days kind) {
+    return switch (kind) {
+      case REAL -> 0;
+      case SMOOTH -> SMOOTH - RESPONSE;
+      case REAL_RAIN -> REAL_RAIN - RESPONSE;
+    };
+  }
 
   /** By day, field and figure: growth of the base stand in a normal year and what goes with it. */
   public final double[] base;
@@ -28,8 +43,8 @@ public final class FieldDays {
   /** Fields on which a stand comes or goes or a stockpile opens, by day; null on most days. */
   public final int[][] events;
 
-  /** The day on which the climate's year of growth begins anew. */
-  public final boolean[] midwinter;
+  /** The half of the year about the coldest day. */
+  public final boolean[] coldHalf;
 
   /**
    * @param known a resolution of the same ground and kinds, or null
@@ -37,7 +52,7 @@ public final class FieldDays {
   FieldDays(FieldPlan[] fields, PlanYear year, int coldestDoy, ResolvedPlan known) {
     int days = year.days();
     int count = fields.length;
-    midwinter = known == null ? midwinter(year, coldestDoy) : known.byDay.midwinter;
+    coldHalf = known == null ? coldHalf(year, coldestDoy) : known.byDay.coldHalf;
     base = sameStands(fields, known) ? known.byDay.base : base(fields, days);
     shut = new boolean[days * count];
     held = new boolean[days * count];
@@ -56,13 +71,16 @@ public final class FieldDays {
     }
   }
 
-  private static boolean[] midwinter(PlanYear year, int coldestDoy) {
-    boolean[] midwinter = new boolean[year.days()];
-    for (int d = 0; d < midwinter.length; d++) {
-      midwinter[d] = year.date(d).getDayOfYear() == coldestDoy;
+  private static boolean[] coldHalf(PlanYear year, int coldestDoy) {
+    boolean[] cold = new boolean[year.days()];
+    for (int d = 0; d < cold.length; d++) {
+      int since = Math.floorMod(year.date(d).getDayOfYear() - coldestDoy + QUARTER_DAYS, 365);
+      cold[d] = since <= 2 * QUARTER_DAYS;
     }
-    return midwinter;
+    return cold;
   }
+
+  private static final int QUARTER_DAYS = 91;
 
   private static boolean sameStands(FieldPlan[] fields, ResolvedPlan known) {
     if (known == null || known.fields.length != fields.length) {
@@ -84,9 +102,13 @@ public final class FieldDays {
       for (int d = 0; d < days; d++) {
         int at = (d * count + f) * FIGURES;
         base[at + GROWTH] = p.base().growth[d];
-        base[at + RESPONSE] = p.base().response[d];
-        base[at + NORMAL_INDEX] = p.base().normalIndex[d];
+        base[at + RESPONSE] = p.base().answer.response[d];
+        base[at + NORMAL_INDEX] = p.base().answer.index[d];
         base[at + COVER] = p.referenceCover[d];
+        base[at + SMOOTH] = p.base().smooth.response[d];
+        base[at + SMOOTH + 1] = p.base().smooth.index[d];
+        base[at + REAL_RAIN] = p.base().realRain.response[d];
+        base[at + REAL_RAIN + 1] = p.base().realRain.index[d];
       }
     }
     return base;

@@ -7,16 +7,20 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.caution.Caution;
 import wiselarder.core.caution.Cautions;
 import wiselarder.core.forage.CropRules;
 import wiselarder.core.forage.Forage;
+
 import wiselarder.core.forage.GrowthCurve;
+import wiselarder.core.forage.Maturity;
 import wiselarder.core.forage.SwardRules;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Lie;
 import wiselarder.core.land.Soil;
 import wiselarder.core.land.SoilWater;
+import wiselarder.core.land.UsualYears;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.Closing;
 import wiselarder.core.plan.Dressing;
@@ -39,9 +43,6 @@ final class FieldResolver {
 
   /** Below this share of the year's best index the index says little about the curve. */
   private static final double FAINT_INDEX = 0.02;
-
-  /** A stand at this share of its best growth covers the ground as in the reference use. */
-  private static final double ACTIVE_AT = 0.25;
 
   private final ResolvedPlan plan;
   private final Catalogue catalogue;
@@ -151,10 +152,24 @@ final class FieldResolver {
         field.residualKgPerHa() != null ? s.residual : Math.max(s.residual, winterReserve(forage));
     s.turnIn = field.turnInFor(forage);
     s.dormantBelow = SwardRules.DORMANT_SHARE * curve.peakKgPerHaDay();
-    s.growth = curve.daily(plan.year);
+    s.quietBelow = s.dormantBelow;
+    s.growth = UsualYears.growth(forage, curve, plan.climate, plan.year);
+    s.keptDaysAtStart = keptDays(forage, curve);
     s.arrives = plan.year.clippedStart(field.stand().fromInclusive());
     s.leaves = plan.year.clippedEnd(field.stand().toExclusive());
     return s;
+  }
+
+  /** Days since the curve last grew as much as an active stand, up to the plan's first day. */
+  private double keptDays(Forage forage, GrowthCurve curve) {
+    PlanYear before = new PlanYear(plan.year.start().minusYears(1), 12);
+    double[] growth = UsualYears.growth(forage, curve, plan.climate, before);
+    double least = SwardRules.DORMANT_SHARE * curve.peakKgPerHaDay();
+    int days = 0;
+    while (days < growth.length && growth[growth.length - 1 - days] < least) {
+      days++;
+    }
+    return days;
   }
 
   private static double winterReserve(Forage forage) {
@@ -172,7 +187,7 @@ final class FieldResolver {
     s.entry = forage.grows() ? forage.entryMassKgPerHa() : forage.ceilingKgPerHa();
     s.ceiling = Math.max(forage.ceilingKgPerHa(), s.entry + 1);
     s.extinction = SwardRules.extinction(s.entry);
-    s.referenceLight = SwardRules.lightCaught(s.extinction, (s.base + s.entry) / 2);
+    s.referenceLight = UsualYears.referenceLight(s.base, s.entry);
     s.safe =
         Cautions.isSorghum(forage) ? forage.massAtHeightKgPerHa(forage.prussicMinHeightCm()) : 0;
     s.utilization = field.utilizationFor(forage);
@@ -185,7 +200,14 @@ final class FieldResolver {
     s.mostShareCattle = forage.mostShareCattle();
     s.mostShareSheep = forage.mostShareSheep();
     s.droughtHold = Double.isNaN(forage.droughtHold()) ? 0.5 : forage.droughtHold();
-    s.hardy = forage.frostResponse() == Forage.FrostResponse.HARDY;
+    s.hardy = forage.frostResponse() == Forage.FrostResponse.HARDY || forage.twoLayers();
+    s.greenUnderFrost = forage.twoLayers() ? forage.winterGreenShare() : 1;
+    if (forage.frostResponse() == Forage.FrostResponse.LIGHT) {
+      s.frostedBelowC = Forage.HARD_FROST_C;
+    }
+    s.warmSeason = forage.warmSeason();
+    s.headsOnce = Maturity.headsOnce(forage);
+    s.cutStubble = cutStubble(forage);
     return s;
   }
 
@@ -201,6 +223,12 @@ final class FieldResolver {
 
   private static final double SHELTERED_LODGES = 0.6;
   private static final double EXPOSED_LODGES = 1.4;
+
+  private static double cutStubble(Forage forage) {
+    return forage.grows() && !Double.isNaN(forage.cutHeightCm())
+        ? forage.massAtHeightKgPerHa(forage.cutHeightCm())
+        : Double.POSITIVE_INFINITY;
+  }
 
   private StandPlan sown(Field field, Sowing sowing, int number) {
     Forage forage = catalogue.forage(sowing.forageId());
@@ -225,6 +253,7 @@ final class FieldResolver {
     s.arrives = c.sowDay;
     s.leaves = plan.year.clippedEnd(sowing.endsOn());
     s.dormantBelow = 0;
+    s.quietBelow = SwardRules.DORMANT_SHARE * forage.peakKgPerHaDay();
     return s;
   }
 
@@ -253,48 +282,62 @@ final class FieldResolver {
   }
 
   /**
-   * The normal year's bucket under the base stand in its reference use, and from it how growth
-   * answers to a day that is better or worse than normal: {@code growth = curve + response x (index
-   * - normal index)}, where response is curve over normal index, kept within a quarter and four
-   * times the year's mean. So the normal year grows exactly what was typed.
+   * How growth answers to a day that is better or worse than usual: {@code growth = curve +
+   * response x (index - mean index)}, where the mean index is that of many simulated years at this
+   * time of the year, and response is curve over mean index, kept within a quarter and four times
+   * the year's mean. So the mean of the years grows what was typed. A smooth year of a little rain
+   * every day answers by its own measure, so that the normal year grows exactly what was typed.
    */
   private void water(FieldPlan f) {
     StandPlan s = f.base();
-    double best = Arrays.stream(s.growth).max().orElse(0);
-    f.referenceCover = new double[plan.days];
-    for (int d = 0; d < plan.days; d++) {
-      double active = best <= 0 ? 0 : Math.min(1, s.growth[d] / (ACTIVE_AT * best));
-      f.referenceCover[d] = s.referenceLight * active;
-    }
-    s.normalIndex = new double[plan.days];
+    f.referenceCover = UsualYears.cover(s.referenceLight, s.growth);
     int back = Math.min(365, plan.days);
     double water = 0.8 * f.capacityMm;
     for (int d = 0; d < back; d++) {
       water = dayOfWater(f, water, d);
     }
     f.openingWaterMm = water;
-    double sumCurve = 0;
-    double sumIndex = 0;
-    double bestIndex = 0;
+    double[] smooth = new double[plan.days];
     for (int d = 0; d < plan.days; d++) {
       double index = plan.index[d * plan.kinds.length + s.kind];
-      s.normalIndex[d] = index * SoilWater.growthShare(water, f.capacityMm, s.droughtHold);
+      smooth[d] = index * SoilWater.growthShare(water, f.capacityMm, s.droughtHold);
       water = dayOfWater(f, water, d);
-      sumCurve += s.growth[d];
-      sumIndex += s.normalIndex[d];
-      bestIndex = Math.max(bestIndex, s.normalIndex[d]);
     }
-    double mean = sumIndex <= 0 ? 0 : sumCurve / sumIndex;
+    UsualYears.Usual usual =
+        catalogue
+            .usual()
+            .index(
+                s.forage,
+                catalogue.growthOf(f.field.stand(), plan.climate.id()),
+                plan.climate,
+                f.capacityMm,
+                f.drainsFreely);
+    s.answer = answer(s, usual.real(plan.year));
+    s.realRain = answer(s, usual.realRain(plan.year));
+    s.smooth = answer(s, smooth);
+  }
+
+  private static ResolvedPlan.Answer answer(StandPlan s, double[] usual) {
+    return new ResolvedPlan.Answer(usual, response(s, usual));
+  }
+
+  private static double[] response(StandPlan s, double[] usual) {
+    double mean = ratio(Arrays.stream(s.growth).sum(), Arrays.stream(usual).sum());
+    double faint = FAINT_INDEX * Arrays.stream(usual).max().orElse(0);
     boolean sleeps = s.forage.life() != Forage.Life.PERENNIAL;
-    s.response = new double[plan.days];
-    for (int d = 0; d < plan.days; d++) {
-      double own =
-          s.normalIndex[d] > FAINT_INDEX * bestIndex ? s.growth[d] / s.normalIndex[d] : mean;
-      s.response[d] =
+    double[] response = new double[usual.length];
+    for (int d = 0; d < response.length; d++) {
+      double own = usual[d] > faint ? s.growth[d] / usual[d] : mean;
+      response[d] =
           sleeps && s.growth[d] <= 0
               ? 0
               : Math.max(LEAST_RESPONSE * mean, Math.min(MOST_RESPONSE * mean, own));
     }
+    return response;
+  }
+
+  private static double ratio(double of, double to) {
+    return to <= 0 ? 0 : of / to;
   }
 
   private double dayOfWater(FieldPlan f, double water, int d) {

@@ -67,6 +67,9 @@ public final class ResolvedPlan {
   /** How far each kind is in its season by day and kind, and what it is worth. */
   public final double[] season;
 
+  /** True by day and kind where what grows runs to head. */
+  public final boolean[] heads;
+
   public final QualityTable.Values[] worth;
 
   /** Feeds that stock must learn, and the most of them by days since the first. */
@@ -121,15 +124,45 @@ public final class ResolvedPlan {
     public int arrives;
     public int leaves;
 
+    /** True for stands that bear light frosts, and the low that stops them, deg C. */
+    public double frostedBelowC = Double.NEGATIVE_INFINITY;
+
+    /** Of a stand of two layers, the share that frost leaves green. */
+    public double greenUnderFrost = 1;
+
+    public boolean warmSeason;
+    public boolean headsOnce;
+
+    /** Growing less than this, kg DM/ha a day, what is eaten counts as standing feed. */
+    public double quietBelow;
+
+    /** Days for which what stands on the plan's first day has been kept without growing. */
+    public double keptDaysAtStart;
+
+    /** What a mower leaves, kg DM/ha; without end where no mower goes. */
+    public double cutStubble;
+
     /** Growth of a normal year, kg DM/ha a day; null for a crop sown in the plan. */
     public double[] growth;
 
-    /** Index of the normal year under the reference use, and growth for each unit off it. */
-    public double[] normalIndex;
+    /** How growth answers to real days, to smooth ones, and to smooth ones with real rain. */
+    public Answer answer;
 
-    public double[] response;
+    public Answer smooth;
+    public Answer realRain;
 
     public CropPlan crop;
+  }
+
+  /** By day: the usual index under the reference use, and growth for each unit off it. */
+  public static final class Answer {
+    public final double[] index;
+    public final double[] response;
+
+    Answer(double[] index, double[] response) {
+      this.index = index;
+      this.response = response;
+    }
   }
 
   /** What a crop sown in the plan has beside other stands. */
@@ -336,6 +369,7 @@ public final class ResolvedPlan {
     this.learning = catalogue.learning();
     this.feeds = learning.feeds();
     this.season = known == null ? new double[days * kinds.length] : known.season;
+    this.heads = known == null ? heads() : known.heads;
     this.worth = new QualityTable.Values[kinds.length];
     for (int k = 0; k < kinds.length; k++) {
       worth[k] = catalogue.quality().of(kinds[k].id());
@@ -378,6 +412,7 @@ public final class ResolvedPlan {
     this.normal = of.normal;
     this.kinds = of.kinds;
     this.season = of.season;
+    this.heads = of.heads;
     this.worth = of.worth;
     this.learning = of.learning;
     this.feeds = of.feeds;
@@ -482,6 +517,18 @@ public final class ResolvedPlan {
       GrowthIndex.daily(kinds[k], weather, season, k, kinds.length, index);
     }
     return index;
+  }
+
+  private boolean[] heads() {
+    boolean[] heads = new boolean[days * kinds.length];
+    int coldest = climate.coldestDoy();
+    for (int d = 0; d < days; d++) {
+      int since = Math.floorMod(year.date(d).getDayOfYear() - coldest, 365);
+      for (int k = 0; k < kinds.length; k++) {
+        heads[d * kinds.length + k] = Maturity.heads(kinds[k], since);
+      }
+    }
+    return heads;
   }
 
   private static void spread(double[] one, int at, int step, double[] into) {

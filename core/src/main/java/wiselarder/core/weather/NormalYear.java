@@ -23,7 +23,8 @@ public final class NormalYear {
         amounts(climate, year, ClimateMonth::et0MmPerDay),
         amounts(climate, year, ClimateMonth::solarMjPerM2Day),
         amounts(climate, year, ClimateMonth::tSdC),
-        climate.frostSeason(year));
+        climate.frostSeason(year),
+        WeatherYear.Days.SMOOTH);
   }
 
   /**

@@ -85,16 +85,52 @@ public record Overlay(Kind kind, LocalDate fromInclusive, LocalDate toExclusive,
     }
     double[] et0 = kind == Kind.RAIN ? base.et0 : followed(base, tmin, tmax, climate);
     boolean[] season = frost == null ? frostSeason(base, tmin, climate) : frost;
-    return new WeatherYear(year, tmin, tmax, rain, et0, base.solar, base.spread, season);
+    return new WeatherYear(year, tmin, tmax, rain, et0, base.solar, base.spread, season, base.kind());
   }
 
-  /** A smooth year's frosts are medians and stay; in other years lows say when it froze. */
+  /**
+   * In years of real days the lows say when it froze. In a smooth one the frosts are medians: they
+   * move to the day on which the changed line is as cold as the line was on the median date.
+   */
   private boolean[] frostSeason(WeatherYear base, double[] tmin, Climate climate) {
     boolean smooth = Arrays.stream(base.spread).anyMatch(s -> s > 0);
-    return kind == Kind.RAIN || smooth
-        ? seasonOf(base)
+    if (kind == Kind.RAIN) {
+      return seasonOf(base);
+    }
+    return smooth
+        ? movedSeason(base, tmin)
         : WeatherYear.frostSeason(base.year(), tmin, climate);
   }
+
+  private static boolean[] movedSeason(WeatherYear base, double[] tmin) {
+    boolean[] was = seasonOf(base);
+    boolean[] season = was.clone();
+    for (int d = 1; d < was.length; d++) {
+      if (was[d] != was[d - 1]) {
+        boolean begins = was[d];
+        double level = base.tmin[begins ? d : d - 1];
+        move(season, tmin, begins ? d : d - 1, begins ? 1 : -1, level);
+      }
+    }
+    return season;
+  }
+
+  /** Moves an end of the season inwards over days too warm for it, or outwards over cold ones. */
+  private static void move(boolean[] season, double[] tmin, int end, int inwards, double level) {
+    int d = end;
+    while (d >= 0 && d < season.length && season[d] && tmin[d] > level + LINE_C) {
+      season[d] = false;
+      d += inwards;
+    }
+    d = end - inwards;
+    while (d >= 0 && d < season.length && !season[d] && tmin[d] <= level - LINE_C) {
+      season[d] = true;
+      d -= inwards;
+    }
+  }
+
+  /** Less than this is the same line. */
+  private static final double LINE_C = 1e-6;
 
   private static boolean[] seasonOf(WeatherYear base) {
     boolean[] season = new boolean[base.days()];

@@ -40,6 +40,7 @@ public final class WeatherYear {
   final double[] spread;
 
   private final boolean[] frostSeason;
+  private final Days kind;
   private final double[] reachesSoil;
   private final boolean[] snowLies;
   private final int[] frostDays;
@@ -53,7 +54,8 @@ public final class WeatherYear {
       double[] et0,
       double[] solar,
       double[] spread,
-      boolean[] frostSeason) {
+      boolean[] frostSeason,
+      Days kind) {
     this.year = year;
     this.tmin = tmin;
     this.tmax = tmax;
@@ -62,6 +64,7 @@ public final class WeatherYear {
     this.solar = solar;
     this.spread = spread;
     this.frostSeason = frostSeason;
+    this.kind = kind;
     this.snowLies = new boolean[tmin.length];
     this.reachesSoil = meltedRain();
     this.seedbed = seedbed();
@@ -73,7 +76,21 @@ public final class WeatherYear {
 
   /** This year with the rain of another of the same days. */
   public WeatherYear withRainOf(WeatherYear other) {
-    return new WeatherYear(year, tmin, tmax, other.rain, et0, solar, spread, frostSeason);
+    return new WeatherYear(year, tmin, tmax, other.rain, et0, solar, spread, frostSeason, Days.REAL_RAIN);
+  }
+
+  /** What its days are: growth answers to each by a measure of its own. */
+  public enum Days {
+    /** Real days, wet and dry, warm and cold, as simulated or written down. */
+    REAL,
+    /** The line through the monthly normals, with a little rain every day. */
+    SMOOTH,
+    /** That line, with the rain of a year of real days. */
+    REAL_RAIN
+  }
+
+  public Days kind() {
+    return kind;
   }
 
   public PlanYear year() {
@@ -128,6 +145,23 @@ public final class WeatherYear {
   public double snowMm(int day) {
     return tmeanC(day) < SNOW_BELOW_C ? rain[day] : 0;
   }
+
+  /**
+   * True on a day on which rain freezes to what stands: it falls with the mean about freezing after
+   * a night below it. Assumption; only real days have such weather.
+   */
+  public boolean ice(int day) {
+    double mean = tmeanC(day);
+    return kind != Days.SMOOTH
+        && rain[day] >= ICE_MM
+        && mean >= SNOW_BELOW_C
+        && mean <= ICE_MEAN_C
+        && tmin[day] <= ICE_LOW_C;
+  }
+
+  private static final double ICE_MM = 6;
+  private static final double ICE_MEAN_C = 1;
+  private static final double ICE_LOW_C = -1;
 
   /** True while snow lies, enough to be eaten. */
   public boolean snowLies(int day) {
