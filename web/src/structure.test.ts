@@ -17,7 +17,7 @@ const ALLOWED: Record<string, string[]> = {
   form: ['api', 'units', 'words', 'plan'],
   people: ['api', 'words', 'plan', 'form'],
   seasons: ['api', 'units', 'words', 'plan', 'form'],
-  gaps: ['api', 'units', 'words', 'plan', 'form'],
+  gaps: ['api', 'units', 'words', 'plan', 'form', 'seasons'],
   history: ['api', 'units', 'words', 'plan'],
   papers: ['api', 'units', 'words', 'plan', 'people'],
   store: ['api', 'units', 'words', 'plan', 'ruler', 'records', 'form'],

@@ -95,11 +95,8 @@
   </p>
   {#if answer && !wrong}
     <p class="quiet" data-testid="quick-lines">
-      {asked.head} head × {amount(perHead, 'weight', system)} of dry matter × {answer.days} days = {amount(
-        answer.eatenKg,
-        'mass',
-        system,
-      )}<br />
+      {asked.head} head eat {amount(answer.eatenKg, 'mass', system)} of dry matter in {answer.days}
+      days, on average {amount(perHead, 'weight', system)} a head and day.<br />
       One bale puts {amount(answer.usableKg, 'weight', system)} into them, once store and feeding have
       taken their part.
     </p>

@@ -84,6 +84,7 @@
   };
   const FROST: Record<Forage['rules']['frostResponse'], string> = {
     HARDY: 'stays green after frost',
+    LIGHT: 'bears light frosts; harder ones take its tops',
     STOPS: 'tops die at the first killing frost, the plant lives',
     KILLED: 'killed by the first killing frost',
   };

@@ -3,30 +3,43 @@
   import { type Edit, type Lever } from '../api/client';
   import DateField from '../form/DateField.svelte';
   import NumberField from '../form/NumberField.svelte';
-  import { lastDay, longDay, shortDate, today } from '../units/dates';
+  import { isoOf, lastDay, longDay, shortDate, today } from '../units/dates';
   import { thePlan } from '../plan/context';
   import { amount } from '../units/units';
+  import { inSeasonWords, seasonOptions } from '../seasons/names';
   import { days, leverTitle, storeGaps, verdict } from '../words/year';
 
   const open = thePlan();
+  const BOUGHT_BEFORE_DAYS = 14;
 
-  let { ondone }: { ondone: () => void } = $props();
+  let { from, ondone }: { from: number; ondone: () => void } = $props();
 
   let levers = $state<Lever[]>([]);
   let looking = $state(true);
   let chosen = $state<Lever | null>(null);
-  let buyDate = $state(open.view!.plan.year.start);
   const stored = $derived(open.view!.year);
-  const gap = $derived(storeGaps(stored)[0]);
+  /** The gap that was asked for, or what is left of it; else the first that there is. */
+  const gap = $derived(storeGaps(stored).find((g) => g.lastDay >= from) ?? storeGaps(stored)[0]);
+  let buyDate = $state(bought());
   const farm = $derived(open.view!.farm);
   /** Hay to buy first: it is the yardstick that the others are held against. */
   const ordered = $derived([
     ...levers.filter((l) => l.kind === 'BUY_HAY'),
     ...levers.filter((l) => l.kind === 'STOCKPILE'),
   ]);
+  const season = $derived(
+    inSeasonWords(open.season, seasonOptions(open.view!.plan, open.records, open.season)),
+  );
   const leverKey = (l: Lever) => l.edits[0].putClosing?.id ?? l.edits[0].putPurchase?.id ?? '';
   const after = $derived(open.trial ? verdict(open.trial, open.system) : null);
   const bareAfter = $derived(open.trial?.total.bareKg ?? 0);
+
+  /** Hay is bought some time before it is wanted, not on the plan's first day. */
+  function bought(): string {
+    const year = open.view!.year;
+    const wanted = storeGaps(year).find((g) => g.lastDay >= from) ?? storeGaps(year)[0];
+    return isoOf(year.start, Math.max(0, (wanted?.firstDay ?? 0) - BOUGHT_BEFORE_DAYS));
+  }
 
   onMount(() => {
     look();
@@ -135,8 +148,9 @@
           </table>
         </div>
         <p class="quiet">
-          Brings: how much less is bare over the year, in a normal season. A shut field leans on the
-          others meanwhile; that is counted.
+          Brings: how much less is bare over the year, {season
+            ? season.charAt(0).toLowerCase() + season.slice(1)
+            : 'in a normal season'}. A shut field leans on the others meanwhile; that is counted.
         </p>
       </div>
       <div class="trial" aria-live="polite">

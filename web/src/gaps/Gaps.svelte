@@ -1,25 +1,21 @@
 <script lang="ts">
-  import type { YearView } from '../api/client';
+  import type { Gap, YearView } from '../api/client';
   import { longDay } from '../units/dates';
   import { thePlan } from '../plan/context';
   import { amount } from '../units/units';
-  import { causes, days } from '../words/year';
+  import { causes, days, gapMeaning, noGap } from '../words/year';
 
   const open = thePlan();
 
-  let { year, onclose }: { year: YearView; onclose: () => void } = $props();
+  let { year, onclose }: { year: YearView; onclose: (gap: Gap) => void } = $props();
   const farm = $derived(open.view!.farm);
   const kinds = { STORE: 'Store gap', GRAZING: 'Grazing gap' };
-  const meanings = {
-    STORE: 'Nothing is left to feed',
-    GRAZING: 'Stored feed must be fed',
-  };
 </script>
 
 <section aria-labelledby="gaps" data-testid="gaps">
   <h2 id="gaps">Gaps</h2>
   {#if year.gaps.length === 0}
-    <p>No gap: the grass carries the herd all year.</p>
+    <p>{noGap(year)}</p>
   {/if}
   {#each year.gaps as gap (gap.kind + gap.firstDay)}
     <article class={['panel', gap.kind === 'STORE' && 'store']}>
@@ -27,7 +23,7 @@
         {kinds[gap.kind]}, {longDay(year.start, gap.firstDay)} to {longDay(year.start, gap.lastDay)}
       </h3>
       <p>
-        {meanings[gap.kind]} on {days(gap.shortDays)}:
+        {gapMeaning(gap)} on {days(gap.shortDays)}:
         <strong>{amount(gap.shortKg, 'bulk', open.system)}</strong> of dry matter,
         {Math.round(gap.animalUnitDays).toLocaleString('en-US')} animal unit days. Deepest on {longDay(
           year.start,
@@ -46,7 +42,7 @@
           .join(', ')}
       </p>
       {#if gap.kind === 'STORE'}
-        <button class="btn plain" onclick={onclose}>Ways to close it</button>
+        <button class="btn plain" onclick={() => onclose(gap)}>Ways to close it</button>
       {/if}
     </article>
   {/each}

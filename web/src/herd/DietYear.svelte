@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { AnimalGroup } from '../api/client';
-  import { monthName } from '../units/dates';
+  import { longDay, monthName } from '../units/dates';
   import { thePlan } from '../plan/context';
   import DietLanes from '../ruler/DietLanes.svelte';
   import { figure, unitOf } from '../units/units';
@@ -77,6 +77,16 @@
                 },
               ]
             : []),
+          ...(curve.milkPercent.some((v) => v < 100)
+            ? [
+                {
+                  name: 'Milk that energy allows, %',
+                  values: curve.milkPercent,
+                  known: percent,
+                  text: whole,
+                },
+              ]
+            : []),
           { name: 'Cold, % more energy', values: curve.coldPercent, known: percent, text: whole },
           {
             name: `Water of all, ${unitOf('litres', open.system)} a day`,
@@ -105,6 +115,14 @@
 {#if curve}
   <section class="part" aria-label="Diet against need">
     <h2>Diet against need</h2>
+    {#if curve.wouldNotLiveFromDay >= 0}
+      <p class="welfare" role="alert">
+        Animals would not live through this plan: too thin from {longDay(
+          open.year.start,
+          curve.wouldNotLiveFromDay,
+        )}. No gain, weight or condition is given from then on. Ask your veterinarian and adviser.
+      </p>
+    {/if}
     <DietLanes year={open.year} {curve} floor={group.keeping.conditionFloor} system={open.system} />
     <details>
       <summary>Month by month</summary>
@@ -143,6 +161,11 @@
 {/if}
 
 <style>
+  .welfare {
+    font-size: 1.3rem;
+    font-weight: 700;
+    color: var(--bare);
+  }
   summary {
     cursor: pointer;
     font-weight: 600;

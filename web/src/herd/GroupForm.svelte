@@ -9,6 +9,7 @@
   import MonthDayField from '../form/MonthDayField.svelte';
   import NumberField from '../form/NumberField.svelte';
   import TextField from '../form/TextField.svelte';
+  import { usualGroup } from './usual';
 
   const open = thePlan();
 
@@ -27,14 +28,19 @@
   function set<K extends keyof AnimalGroup>(key: K, value: AnimalGroup[K]) {
     onchange({ ...group, [key]: value });
   }
+  /** Another kind comes with its own weight, gain, births and weaning; the rest stays. */
   function setKind(id: string) {
-    const dam = open.catalogue!.kinds.find((k) => k.id === id)!.dam;
+    const usual = usualGroup(open, group.id, group.name, id, group.head);
     onchange({
       ...group,
       kind: id,
-      birthStart: dam ? (group.birthStart ?? '--03-15') : null,
-      youngPerDam: dam ? group.youngPerDam || 1 : 0,
-      gainKgPerDay: dam ? 0 : group.gainKgPerDay,
+      weightKg: usual.weightKg,
+      gainKgPerDay: usual.gainKgPerDay,
+      birthStart: usual.birthStart,
+      birthSpreadDays: usual.birthSpreadDays,
+      youngPerDam: usual.youngPerDam,
+      weaning: null,
+      youngLeave: null,
     });
   }
 </script>

@@ -38,18 +38,30 @@
   }
   function add(kind: FeedStep['kind']) {
     const taken = [...view.plan.steps, ...steps].map((s) => s.id);
-    onchange([
-      ...steps,
-      {
-        id: freshId(`${groupId}-${kind.toLowerCase()}`, taken),
-        groupId,
-        kind,
-        sourceIds: [],
-        fromInclusive: null,
-        toExclusive: null,
-        mostShare: null,
-      },
-    ]);
+    const step: FeedStep = {
+      id: freshId(`${groupId}-${kind.toLowerCase()}`, taken),
+      groupId,
+      kind,
+      sourceIds: [],
+      fromInclusive: null,
+      toExclusive: null,
+      mostShare: null,
+    };
+    // grass goes before the stored feed that would leave nothing for it to do
+    const store = steps.findIndex((s) => s.kind === 'STORE' && s.mostShare === null);
+    const at = kind === 'GRAZE' && store >= 0 ? store : steps.length;
+    onchange([...steps.slice(0, at), step, ...steps.slice(at)]);
+  }
+  /** The earlier step, counted from 1, that feeds all there is on every day of this one; else 0. */
+  function behind(i: number): number {
+    const covers = (s: FeedStep) =>
+      s.kind === 'STORE' &&
+      s.mostShare === null &&
+      (s.fromInclusive === null ||
+        (steps[i].fromInclusive !== null && s.fromInclusive <= steps[i].fromInclusive!)) &&
+      (s.toExclusive === null ||
+        (steps[i].toExclusive !== null && s.toExclusive >= steps[i].toExclusive!));
+    return steps[i].kind === 'GRAZE' ? steps.slice(0, i).findIndex(covers) + 1 : 0;
   }
 </script>
 
@@ -103,6 +115,12 @@
             >
           </span>
         </div>
+        {#if behind(i)}
+          <p class="tells" role="status">
+            Reached only once the store of step {behind(i)} is empty: that one feeds all that is asked
+            for on these days. Move this step earlier, or say how much of the diet the store may be.
+          </p>
+        {/if}
         <div class="sources">
           {#each sources[step.kind] as source (source.id)}
             <label>

@@ -60,6 +60,7 @@
   let harvest = $state('h_hay_conditioned_grass');
   let storage = $state('s_barn');
   let feeding = $state('f_ring_open');
+  let making = $state<number | null>(null);
   let draftLot = $state('');
   const tried = $derived(open.trial?.lots.find((l) => l.id === draftLot));
   const worthText = (l: {
@@ -111,10 +112,14 @@
           feedingMethodId: feeding,
           pricePerTonneAsFed: null,
           note: '',
-          ...nothingSaid(),
+          ...made(),
         },
       },
     };
+  }
+  function made() {
+    const said = nothingSaid();
+    return { ...said, origin: { ...said.origin, makingPerUnit: making } };
   }
   function tryOut() {
     if (date) open.tryOut([edit()]);
@@ -164,6 +169,16 @@
       value={weightKg}
       onchange={(v) => {
         if (v) weightKg = v;
+        tryOut();
+      }}
+    />
+    <NumberField
+      label={`Making one, ${view.farm.currency}`}
+      name="origin.makingPerUnit"
+      placeholder="not said"
+      value={making}
+      onchange={(v) => {
+        making = v;
         tryOut();
       }}
     />

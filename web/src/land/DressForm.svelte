@@ -33,6 +33,7 @@
   let kind = $state<'nitrogen' | 'water'>('nitrogen');
   let date = $state<string | null>(null);
   let nitrogen = $state(45);
+  let price = $state<number | null>(null);
   let water = $state(25);
   let tried = $state(false);
 
@@ -40,6 +41,18 @@
     const grown = (year: typeof open.year) =>
       year.fields.find((f) => f.id === field.id)?.grownKg ?? 0;
     return open.trial && tried ? grown(open.trial) - grown(open.view!.year) : null;
+  });
+
+  /** Why more nitrogen can grow less: its legumes lose, or what it grew early stands in its light. */
+  const lessBecause = $derived.by(() => {
+    const forage = open.catalogue!.forages.find((f) => f.id === field.stand.forageId);
+    if (kind === 'nitrogen' && (forage?.rules.legumeShare ?? 0) >= 0.2) {
+      return 'Nitrogen holds back the legumes that feed this stand, and they lose more than the grass gains.';
+    }
+    return (
+      'What it grows early is not eaten or cut, stands in the way of light and slows what would ' +
+      'have come later: graze or cut it sooner.'
+    );
   });
 
   function edit(): Edit {
@@ -54,7 +67,7 @@
             fieldId: field.id,
             date: date!,
             nitrogenKgPerHa: nitrogen,
-            pricePerKg: null,
+            pricePerKg: price,
           },
         }
       : { putIrrigation: { id, fieldId: field.id, date: date!, waterMm: water } };
@@ -112,6 +125,16 @@
           tryOut();
         }}
       />
+      <NumberField
+        label={`Price, ${open.view!.farm.currency} per kg`}
+        name="dressing.pricePerKg"
+        placeholder="not said"
+        value={price}
+        onchange={(v) => {
+          price = v;
+          tryOut();
+        }}
+      />
     {:else}
       <NumberField
         name="irrigation.waterMm"
@@ -128,6 +151,7 @@
     <p class="tells" role="status">
       The field grows {amount(Math.abs(grownMore), 'mass', open.system)}
       {grownMore < 0 ? 'less' : 'more'} over the plan.
+      {#if grownMore < 0}{lessBecause}{/if}
     </p>
   {/if}
   <p class="quiet fine">

@@ -50,9 +50,12 @@
       spot: labelSpot(scale, band.lower, band.upper, y, looks[i].name.length * 8.5, 18),
     }));
   });
-  const bareDays = $derived(
-    year.gaps.filter((g) => g.kind === 'STORE').reduce((n, g) => n + g.shortDays, 0),
-  );
+  /** The label stands in one gap and counts that one. */
+  const bareDays = $derived.by(() => {
+    const at = shelves.find((s) => s.name === 'Bare')?.spot?.day ?? -1;
+    const gaps = year.gaps.filter((g) => g.kind === 'STORE');
+    return gaps.find((g) => g.firstDay <= at && at <= g.lastDay)?.shortDays ?? 0;
+  });
   const needLine = $derived(stepLine(scale, year.needKg, y));
   const ghostLine = $derived(
     ghost && ghost.days === year.days

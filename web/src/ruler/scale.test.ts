@@ -48,7 +48,11 @@ describe('bands', () => {
 
   it('labels only where the label fits', () => {
     const wide = rulerScale(400, 4, 0, 0);
-    expect(labelSpot(wide, [0, 0, 0, 0], [8, 8, 8, 0], y, 250, 5)).toEqual({ x: 100, y: 6 });
+    expect(labelSpot(wide, [0, 0, 0, 0], [8, 8, 8, 0], y, 250, 5)).toEqual({
+      x: 100,
+      y: 6,
+      day: 1,
+    });
     expect(labelSpot(wide, [0, 0, 0, 0], [8, 8, 8, 0], y, 350, 5)).toBeNull();
     expect(labelSpot(wide, [0, 0, 0, 0], [2, 2, 2, 2], y, 50, 5)).toBeNull();
   });

@@ -106,12 +106,12 @@ export function labelSpot(
   y: (value: number) => number,
   width: number,
   height: number,
-): { x: number; y: number } | null {
+): { x: number; y: number; day: number } | null {
   const fits = runs(scale.days, (d) => y(lower[d]) - y(upper[d]) >= height);
   const best = fits.sort((a, b) => b[1] - b[0] - (a[1] - a[0]))[0];
   if (!best || scale.x(best[1]) - scale.x(best[0]) < width) return null;
   const mid = Math.floor((best[0] + best[1]) / 2);
-  return { x: scale.x(mid), y: (y(lower[mid]) + y(upper[mid])) / 2 };
+  return { x: scale.x(mid), y: (y(lower[mid]) + y(upper[mid])) / 2, day: mid };
 }
 
 /** Round steps up to a maximum: at most `most` of them. */

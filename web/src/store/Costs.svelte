@@ -44,7 +44,7 @@
       <thead>
         <tr>
           <th scope="col">Group</th>
-          <th scope="col" class="number">Days grazed</th>
+          <th scope="col" class="number">Days on grass</th>
           <th scope="col" class="number">Days fed</th>
           <th scope="col" class="number">Days short</th>
           <th scope="col" class="number">{farm.currency} a year</th>

@@ -40,6 +40,7 @@
         : sheet.all,
   );
   const name = (id: string) => farm.groups.find((g) => g.id === id)?.name ?? id;
+  const setUnits = $derived((sheet?.sets ?? []).reduce((n, s) => n + s.units, 0));
   const carried = $derived(
     groupId ? (sheet?.lines.find((l) => l.groupId === groupId)?.carriedFrom ?? -1) : -1,
   );
@@ -172,6 +173,14 @@
           </li>
         {/each}
       </ol>
+      {#if setUnits !== (all?.units ?? 0)}
+        <p class="quiet fine">
+          {setUnits.toLocaleString('en-US')} together, against {(all?.units ?? 0).toLocaleString(
+            'en-US',
+          )} above: {heldShare > 1 ? 'a set that is held longer is eaten cleaner, and' : ''} sets are
+          of so many whole {plural(lot.unitName, 2)} each, the last one too.
+        </p>
+      {/if}
       <p class="quiet fine">
         In the season looked at; cold shortens a set, and every later one moves up with it. Begins {longDate(
           isoOf(year.start, sheet.sets[0].day),

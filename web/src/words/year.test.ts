@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Gap, YearView } from '../api/client';
 import { doubtText } from './doubts';
 import { memberChange, memberName } from './members';
-import { causes, leverTitle, sowingOutcome, unitsLeft, verdict } from './year';
+import { causes, gapMeaning, leverTitle, noGap, sowingOutcome, unitsLeft, verdict } from './year';
 
 const TOTAL = { needKg: 1000, growingKg: 0, standingKg: 0, putByKg: 0, boughtInKg: 0, bareKg: 0 };
 
@@ -72,6 +72,54 @@ describe('the verdict', () => {
       'Hay runs out on 24 February. The grass carries the herd again from 1 April.',
     );
     expect(said.detail).toBe('37 days bare, 38.7 tons of dry matter, 2,978 animal unit days.');
+  });
+
+  it('says what carries the herd afterwards: grass, standing feed or the store', () => {
+    const by = (shelf: string) => ({ [shelf]: new Array(366).fill(10), growingKg: [] });
+    const headline = (shelf: string) =>
+      verdict(year([GAP], by(shelf) as Partial<YearView>), 'METRIC').headline;
+    expect(headline('standingKg')).toContain('Standing feed carries the herd again from 1 April.');
+    expect(headline('putByKg')).toContain('Stored feed is given again from 1 April.');
+    expect(headline('boughtInKg')).toContain('Bought feed is given from 1 April.');
+  });
+
+  it('does not say that hay ran out where there was none, or where it was not opened', () => {
+    const empty = { ...GAP, causes: [{ code: 'STORE_EMPTY' as const, subjects: [], value: 0 }] };
+    expect(verdict(year([empty]), 'METRIC').headline).toContain(
+      'Feed falls short from 24 February.',
+    );
+    const shut = {
+      ...GAP,
+      causes: [{ code: 'STORE_NOT_OPENED' as const, subjects: [], value: 72000 }],
+    };
+    expect(verdict(year([shut]), 'METRIC').headline).toContain(
+      'with 72.0 t in the store that the plan does not open.',
+    );
+    expect(gapMeaning(shut as Gap)).toBe('Nothing that the plan opens is left to feed');
+    expect(gapMeaning(GAP as Gap)).toBe('Nothing is left to feed');
+  });
+
+  it('says first of all when animals would not live through it', () => {
+    const groups = [
+      { id: 'a', wouldNotLiveFromDay: -1 },
+      { id: 'b', wouldNotLiveFromDay: 200 },
+      { id: 'c', wouldNotLiveFromDay: 90 },
+    ] as YearView['groups'];
+    const short = verdict(year([GAP], { groups }), 'METRIC');
+    expect(short.headline).toBe('Animals would not live through this: too thin from 30 November.');
+    expect(short.welfare).toBe(true);
+    expect(short.detail).toContain('veterinarian');
+    const poor = verdict(year([], { groups }), 'METRIC');
+    expect(poor.closed).toBe(false);
+    expect(poor.detail).toContain('too little energy');
+  });
+
+  it('does not call standing feed grass that grows', () => {
+    const total = { ...TOTAL, growingKg: 900, standingKg: 100 };
+    expect(noGap(year([], { total } as Partial<YearView>))).toContain('what stands from before');
+    expect(noGap(year([], { total: { ...total, standingKg: 0 } } as Partial<YearView>))).toBe(
+      'No gap: growing grass carries the herd all year.',
+    );
   });
 
   it('does not promise grass after a gap that lasts to the end', () => {

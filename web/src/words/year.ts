@@ -9,6 +9,8 @@ export interface Verdict {
   headline: string;
   detail: string;
   closed: boolean;
+  /** True where the figures say that animals would not live through it. */
+  welfare?: boolean;
 }
 
 export function storeGaps(year: YearView): Gap[] {
@@ -23,6 +25,17 @@ export function verdict(year: YearView, system: System): Verdict {
     return { headline: 'Nobody to feed yet.', detail: 'Add a group under Herd.', closed: false };
   }
   if (!gap) {
+    const lost = wouldNotLive(year);
+    if (lost) {
+      return {
+        headline: notLive(year, lost),
+        detail:
+          'There is bulk enough, and too little energy in it. That is a matter of welfare before it ' +
+          'is one of cost: see the diet under Herd, and ask your veterinarian and adviser.',
+        closed: false,
+        welfare: true,
+      };
+    }
     const left = year.storeKg[year.days - 1] ?? 0;
     const low = lowest(year.storeKg);
     return {
@@ -33,22 +46,83 @@ export function verdict(year: YearView, system: System): Verdict {
       closed: true,
     };
   }
-  const ranOut = gap.causes.find((c) => c.code === 'STORE_EMPTY');
-  const from = longDay(year.start, gap.firstDay);
-  const first = ranOut ? `${stored(year.lots)} on ${from}.` : `Feed falls short from ${from}.`;
-  const after =
-    gap.lastDay + 1 >= year.days
-      ? ' It stays short to the end of the plan.'
-      : ` The grass carries the herd again from ${longDay(year.start, gap.lastDay + 1)}.`;
+  const lost = wouldNotLive(year);
+  const said = lost ? notLive(year, lost) : begins(gap, year, system) + ends(gap, year);
   const more = storeGaps(year).length - 1;
   return {
-    headline: first + after,
+    headline: said,
+    welfare: lost !== null,
     detail:
+      (lost
+        ? 'That is a matter of welfare before it is one of cost. Find feed, send animals away or ' +
+          'sell now, and ask your veterinarian and adviser. '
+        : '') +
       `${days(gap.shortDays)} bare, ${amount(gap.shortKg, 'bulk', system)} of dry matter, ` +
       `${Math.round(gap.animalUnitDays).toLocaleString('en-US')} animal unit days.` +
       (more > 0 ? ` And ${more} more ${more === 1 ? 'gap' : 'gaps'} in the year.` : ''),
     closed: false,
   };
+}
+
+/** The first group of which the figures say that it would not live. */
+function wouldNotLive(year: YearView) {
+  return (year.groups ?? [])
+    .filter((g) => g.wouldNotLiveFromDay >= 0)
+    .reduce<YearView['groups'][number] | null>(
+      (first, g) => (first && first.wouldNotLiveFromDay <= g.wouldNotLiveFromDay ? first : g),
+      null,
+    );
+}
+
+function notLive(year: YearView, group: YearView['groups'][number]): string {
+  return `Animals would not live through this: too thin from ${longDay(year.start, group.wouldNotLiveFromDay)}.`;
+}
+
+/** When it begins, and how the store stands then. */
+function begins(gap: Gap, year: YearView, system: System): string {
+  const from = longDay(year.start, gap.firstDay);
+  const unopened = gap.causes.find((c) => c.code === 'STORE_NOT_OPENED');
+  if (unopened) {
+    return `Feed falls short from ${from} with ${amount(unopened.value, 'bulk', system)} in the store that the plan does not open.`;
+  }
+  const empty = gap.causes.find((c) => c.code === 'STORE_EMPTY');
+  return empty && empty.value > 0
+    ? `${stored(year.lots)} on ${longDay(year.start, empty.value)}${
+        empty.value < gap.firstDay - 1 ? `, and feed falls short from ${from}` : ''
+      }.`
+    : `Feed falls short from ${from}.`;
+}
+
+/** What it is that ends it: the shelf that gives most on the day after. */
+function ends(gap: Gap, year: YearView): string {
+  const day = gap.lastDay + 1;
+  if (day >= year.days) return ' It stays short to the end of the plan.';
+  const shelves: [number, string][] = [
+    [year.growingKg?.[day] ?? 1, 'The grass carries the herd again'],
+    [year.standingKg?.[day] ?? 0, 'Standing feed carries the herd again'],
+    [year.putByKg?.[day] ?? 0, 'Stored feed is given again'],
+    [year.boughtInKg?.[day] ?? 0, 'Bought feed is given'],
+  ];
+  const [most, words] = shelves.reduce((best, s) => (s[0] > best[0] ? s : best));
+  const date = longDay(year.start, day);
+  return most > 0 ? ` ${words} from ${date}.` : ` Nothing is asked for from ${date}.`;
+}
+
+/** What carries a herd that has no gap at all. */
+export function noGap(year: YearView): string {
+  const { needKg, growingKg, standingKg } = year.total;
+  if (needKg <= 0) return 'No gap: nobody is there to feed.';
+  return standingKg > 0.02 * (growingKg + standingKg)
+    ? 'No gap: growing grass and what stands from before carry the herd all year.'
+    : 'No gap: growing grass carries the herd all year.';
+}
+
+/** What a gap means, before the days on which it does. */
+export function gapMeaning(gap: Gap): string {
+  if (gap.kind === 'GRAZING') return 'Stored feed must be fed';
+  return gap.causes.some((c) => c.code === 'STORE_NOT_OPENED')
+    ? 'Nothing that the plan opens is left to feed'
+    : 'Nothing is left to feed';
 }
 
 /** A clamp or a row of wrapped bales is no hay. */
@@ -73,7 +147,11 @@ export function causes(gap: Gap, farm: Farm, year: YearView, system: System): st
   return gap.causes.map((c) => {
     switch (c.code) {
       case 'STORE_EMPTY':
-        return `The store is empty from ${longDay(year.start, c.value)}.`;
+        return c.value > 0
+          ? `The store is empty from ${longDay(year.start, c.value)}.`
+          : 'Nothing is in the store yet.';
+      case 'STORE_NOT_OPENED':
+        return `${amount(c.value, 'bulk', system)} are in the store, and no order of feeds opens them then.`;
       case 'NO_STORE':
         return 'Nothing is put by.';
       case 'DORMANT':
@@ -81,11 +159,21 @@ export function causes(gap: Gap, farm: Farm, year: YearView, system: System): st
       case 'SLUMP':
         return `Growth is under half its best on ${figure(c.value, 'share', system)}% of the growing ground.`;
       case 'SHUT':
-        return `Shut for stockpile: ${names(c.subjects)}.`;
+        return (
+          `Shut for stockpile: ${names(c.subjects)}.` +
+          (c.value > 0
+            ? ` About ${amount(c.value, 'bulk', system)} that could be eaten stands there.`
+            : '')
+        );
       case 'HELD':
         return `Held by a caution: ${names(c.subjects)}.`;
       case 'OUT_OF_USE':
         return `Not there at this time: ${names(c.subjects)}.`;
+      case 'BEHIND_STORE':
+        return (
+          `About ${amount(c.value, 'bulk', system)} that could be eaten stands on ${names(c.subjects)}, ` +
+          'which the order of feeds opens only once the store is empty.'
+        );
       case 'STANDS_UNUSED':
         return (
           `About ${amount(c.value, 'bulk', system)} that could be eaten stands on fields that no ` +

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { onDestroy } from 'svelte';
+  import type { Gap } from '../api/client';
   import CloseGap from '../gaps/CloseGap.svelte';
   import { thePlan } from '../plan/context';
   import Lanes from './Lanes.svelte';
@@ -19,6 +20,8 @@
   let width = $state(1280);
   let shown = $state<'picture' | 'ledger'>('picture');
   let closing = $state(false);
+  /** The first day of the gap that is being closed: it says which, as others come and go. */
+  let closingFrom = $state(-1);
   onDestroy(open.shows(['FIELDS']));
   const year = $derived(open.year);
   const said = $derived(verdict(year, open.system));
@@ -28,15 +31,17 @@
   );
   const gapIndex = $derived(year.gaps.indexOf(storeGaps(year)[0]));
 
-  function startClosing() {
+  function startClosing(gap?: Gap) {
+    closingFrom = (gap ?? storeGaps(year)[0])?.firstDay ?? -1;
     closing = true;
+    window.scrollTo({ top: 0 });
   }
 </script>
 
 <section class="verdict" aria-live="polite">
   <div>
     {#if season}<p class="season" data-testid="verdict-season">{season}:</p>{/if}
-    <h1 data-testid="verdict">{said.headline}</h1>
+    <h1 data-testid="verdict" class:welfare={said.welfare}>{said.headline}</h1>
     <p class="quiet" data-testid="verdict-detail">{said.detail}</p>
   </div>
   {#if open.view!.farm.groups.length === 0 && open.mayPlan}
@@ -45,12 +50,16 @@
     >
   {/if}
   {#if gapIndex >= 0 && !closing && open.mayPlan}
-    <button class="btn preset-filled-primary-500" onclick={startClosing}>Close this gap</button>
+    <button class="btn preset-filled-primary-500" onclick={() => startClosing()}
+      >Close this gap</button
+    >
   {/if}
 </section>
 
 {#if closing}
-  <CloseGap ondone={() => (closing = false)} />
+  {#key closingFrom}
+    <CloseGap from={closingFrom} ondone={() => (closing = false)} />
+  {/key}
 {/if}
 
 <div class="views" role="group" aria-label="View">
@@ -94,6 +103,10 @@
     align-items: center;
     gap: 0.75rem 2rem;
     padding: 0.9rem 20px 0.6rem;
+  }
+  .welfare {
+    font-size: clamp(1.6rem, 3.4vw, 2.4rem);
+    color: var(--bare);
   }
   .season {
     font-weight: 700;

@@ -8,6 +8,7 @@ import wiselarder.core.balance.YearBalance;
 import wiselarder.core.diet.DietYear;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.herd.AnimalGroup;
+import wiselarder.core.herd.BodyCondition;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Items;
 import wiselarder.core.quantity.CoreReason;
@@ -19,7 +20,8 @@ import wiselarder.core.quantity.Refused;
  * year.
  *
  * @param weaning day tried, within the plan
- * @param lowestScore lowest condition from then to the next birth, or to the plan's end
+ * @param lowestScore lowest condition from the earliest day tried to the next birth, or to the
+ *     plan's end: the same time for all
  * @param scoreAtBirth condition on the day before the next birth; NaN where none is in the plan
  * @param needKg what the group needs over the plan, young included
  * @param bareKg what stays bare on the farm over the plan
@@ -61,7 +63,7 @@ public record WeanBy(
     while (planned - first > (MOST_TRIED - 3) * STEP_DAYS) {
       first += STEP_DAYS;
     }
-    for (int day = planned - (planned - first) / STEP_DAYS * STEP_DAYS;
+    for (int day = first(planned, first);
         day <= planned + 2 * STEP_DAYS && day < before.days();
         day += STEP_DAYS) {
       LocalDate date = before.year().date(day);
@@ -69,9 +71,14 @@ public record WeanBy(
           day == planned
               ? before
               : engine.simulate(Items.GROUPS.put(stated, group.withWeaning(MonthDay.from(date))));
-      tried.add(of(b, g, day, date, day == planned));
+      tried.add(of(b, g, first(planned, first), date, day == planned));
     }
     return tried;
+  }
+
+  /** The earliest day tried: from then on all are compared, so that none has a shorter time. */
+  private static int first(int planned, int first) {
+    return planned - (planned - first) / STEP_DAYS * STEP_DAYS;
   }
 
   private static int index(FarmPlan stated, String groupId) {
@@ -93,16 +100,20 @@ public record WeanBy(
     return born;
   }
 
-  private static WeanBy of(YearBalance b, int g, int day, LocalDate date, boolean planned) {
+  private static WeanBy of(YearBalance b, int g, int from, LocalDate date, boolean planned) {
     AnimalGroup group = b.stated().farm().groups().get(g);
     DietYear diet = DietYear.of(b, g);
     int next = b.days();
     for (int[] birth : b.resolved().groupYear(g).births()) {
-      next = birth[0] > day ? Math.min(next, birth[0]) : next;
+      next = birth[0] > from ? Math.min(next, birth[0]) : next;
     }
     double lowest = Double.MAX_VALUE;
-    for (int d = day; d < next; d++) {
+    int end = diet.wouldNotLiveFrom() < 0 ? next : Math.min(next, diet.wouldNotLiveFrom() + 1);
+    for (int d = from; d < end; d++) {
       lowest = Math.min(lowest, diet.score(d));
+    }
+    if (end <= from) {
+      lowest = BodyCondition.of(group.kind()).limitOfLife();
     }
     double need = 0;
     for (int d = 0; d < b.days(); d++) {
@@ -115,7 +126,7 @@ public record WeanBy(
         next < b.days() ? diet.score(next - 1) : Double.NaN,
         need,
         b.totalBareKg(),
-        floor == null || lowest >= floor,
+        diet.wouldNotLiveFrom() < 0 && (floor == null || lowest >= floor),
         planned);
   }
 }

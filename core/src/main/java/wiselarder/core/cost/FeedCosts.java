@@ -54,9 +54,9 @@ public final class FeedCosts {
    * @param winterCost of it in the frost season of a normal year
    * @param headDays sum of heads over days
    * @param winterHeadDays those in winter
-   * @param grazedDays days on which it lived by grazing
-   * @param fedDays days on which it had feed of the store
-   * @param bareDays days on which something was missing
+   * @param grazedDays days on which it lived by grazing, with nothing missing
+   * @param fedDays days on which it had feed of the store, with nothing missing
+   * @param bareDays days on which something was missing; each day counts once
    * @param moves changes from one field to another
    * @param agistment paid for animals away less what others pay for theirs here
    */
@@ -242,8 +242,8 @@ public final class FeedCosts {
       winterHeadDays += winter[d] ? head : 0;
       if (head > 0) {
         double stored = storedKg(g, d);
-        days[stored > FED_SHARE * balance.eatenKg(g, d) ? 1 : 0]++;
-        days[2] += balance.bareKg(g, d) > FED_SHARE * balance.needKg(g, d) ? 1 : 0;
+        boolean bare = balance.bareKg(g, d) > FED_SHARE * balance.needKg(g, d);
+        days[bare ? 2 : stored > FED_SHARE * balance.eatenKg(g, d) ? 1 : 0]++;
       }
       int field = balance.onField(g, d);
       moves += field >= 0 && on >= 0 && field != on ? 1 : 0;

@@ -62,7 +62,7 @@ final class Diets {
         Appetite.kg(
             plan.demand[g].energyMj(day) - group.year.youngEnergyMj(day),
             Energy.mjPerKg(meanTdn[g]),
-            group.year.fibreCapKg(day),
+            group.year.fibreCapKg(day) * plan.demand[g].coldAppetite(day),
             meanFibre[g]);
     return plan.demand[g].appetite(day) * (own + group.year.youngKg()[day]);
   }
@@ -91,9 +91,13 @@ final class Diets {
     for (int n = 0; n < Values.COUNT; n++) {
       out.grazedKg[at + n] += eatenKg * worth.share[n];
     }
-    double dry =
-        !stand.grows || stand.green < stand.dead ? Water.STANDING_DM_SHARE : Water.GROWING_DM_SHARE;
-    out.feedWaterL[g * plan.days + day] += eatenKg * Water.inFeedPerKg(dry);
+    double young = share * stand.youngShareOf(offKgPerHa, plan.groups[g].picks);
+    double oldDry = stand.grows ? Water.OLD_DM_SHARE : Water.DORMANT_DM_SHARE;
+    double water =
+        young * Water.inFeedPerKg(Water.YOUNG_DM_SHARE)
+            + (share - young) * Water.inFeedPerKg(oldDry)
+            + (1 - share) * Water.inFeedPerKg(Water.DEAD_DM_SHARE);
+    out.feedWaterL[g * plan.days + day] += eatenKg * water;
     if (eatenKg > mostOnField[g]) {
       mostOnField[g] = eatenKg;
       out.onField[g * plan.days + day] = f;

@@ -6,6 +6,7 @@ import wiselarder.core.balance.YearBalance;
 import wiselarder.core.forage.QualityTable.Values;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.BodyCondition;
+import wiselarder.core.herd.BodyEnergy;
 import wiselarder.core.herd.CattleGain;
 import wiselarder.core.herd.ConditionScore;
 import wiselarder.core.herd.Energy;
@@ -29,6 +30,8 @@ public final class DietYear {
   private final double[] gainKg;
   private final double[] weightKg;
   private final double[] score;
+  private final double[] milkShare;
+  private int wouldNotLiveFrom = -1;
 
   private DietYear(YearBalance balance, int group) {
     this.balance = balance;
@@ -40,6 +43,7 @@ public final class DietYear {
     gainKg = new double[days];
     weightKg = new double[days];
     score = new double[days];
+    milkShare = new double[days];
     reckon();
   }
 
@@ -186,15 +190,30 @@ public final class DietYear {
     return days;
   }
 
+  /**
+   * First day on which the figures say that animals would not live through it: below the limit of
+   * life in condition, or a growing animal far below the most it has weighed. From then on no gain,
+   * weight or condition is given. -1 for never.
+   */
+  public int wouldNotLiveFrom() {
+    return wouldNotLiveFrom;
+  }
+
+  /** Of the milk that a dam would give, the share that her energy still allows; 1 else. */
+  public double milkShare(int day) {
+    return milkShare[day];
+  }
+
   private void reckon() {
     BodyCondition scale = BodyCondition.of(stated.kind());
     double weight = Double.NaN;
     double fromScore = scale.usual();
     double fromWeight = Double.NaN;
+    double heaviest = 0;
     List<ConditionScore> scores = balance.resolved().records().scores(stated);
     int next = 0;
     for (int d = 0; d < balance.days(); d++) {
-      boolean there = year.head(d) > 0 && hasEnergy();
+      boolean there = year.head(d) > 0 && hasEnergy() && wouldNotLiveFrom < 0;
       if (there && Double.isNaN(weight)) {
         weight = year.weightKg(d);
         fromWeight = weight;
@@ -208,30 +227,49 @@ public final class DietYear {
         fromScore = seen.score();
         fromWeight = Double.isNaN(weight) ? stated.weightKg() : weight;
       }
-      gainKg[d] = there ? gain(d, weight) : Double.NaN;
+      double before = there && hasScore() ? scale.after(fromScore, fromWeight, weight - fromWeight) : fromScore;
+      BodyEnergy day = there ? energy(d, weight, scale.thin(before)) : null;
+      gainKg[d] = there ? day.gainKg() : Double.NaN;
+      milkShare[d] = there ? day.milkShare() : 1;
       weight = there ? Math.max(1, weight + gainKg[d]) : Double.NaN;
       weightKg[d] = weight;
       score[d] =
           there && hasScore()
               ? scale.after(fromScore, fromWeight, weight - fromWeight)
               : Double.NaN;
+      heaviest = there ? Math.max(heaviest, weight) : heaviest;
+      boolean tooThin =
+          hasScore() ? score[d] < scale.limitOfLife() : weight < GROWING_LIMIT * heaviest;
+      wouldNotLiveFrom = there && tooThin ? d : wouldNotLiveFrom;
     }
   }
 
-  private double gain(int day, double weight) {
+  /** A growing animal below this share of the most it has weighed is starving. Assumption. */
+  private static final double GROWING_LIMIT = 0.75;
+
+  private BodyEnergy energy(int day, double weight, double thin) {
     double eaten = eatenKg(day);
     double tdn = eaten <= 1e-6 ? year.tdnNeedPct(day) : tdnPct(day);
     double head = year.head(day);
+    double extraMj = (demand.energyMj(day) - year.youngEnergyMj(day) - year.energyMj(day)) / head;
     if (CATTLE_GROWTH.contains(stated.kind())) {
-      double extraMj = (demand.energyMj(day) - year.energyMj(day)) / head;
       double left = Math.max(0, eaten / head - extraMj / Energy.mjPerKg(tdn));
-      return CattleGain.kgPerDay(weight, left, tdn);
+      return new BodyEnergy(CattleGain.kgPerDay(weight, left, tdn), 1);
     }
-    // young and old share what there is by their need; a lighter animal needs less
-    double met = energyMj(day) / Math.max(1e-9, energyNeedMj(day));
+    // young and old share what there is by their need
     double own = (energyNeedMj(day) - year.youngEnergyMj(day)) / head;
-    double over = own * (met - Math.pow(weight / year.weightKg(day), 0.75));
-    return year.targetGainKg(day) + Energy.gainKg(stated.kind(), weight, over, Energy.mjPerKg(tdn));
+    double met = energyMj(day) / Math.max(1e-9, energyNeedMj(day));
+    return BodyEnergy.of(
+        stated.kind(),
+        weight,
+        year.weightKg(day),
+        own,
+        extraMj,
+        year.upkeepMj(day),
+        own * met,
+        Energy.mjPerKg(tdn),
+        thin,
+        year.targetGainKg(day));
   }
 
   private static final java.util.Set<String> CATTLE_GROWTH =

@@ -55,8 +55,12 @@ public record Gap(
       OUT_OF_USE,
       /** The store ran out; value: the day. */
       STORE_EMPTY,
+      /** Stored feed is there and no order of feeds opens it; value: how much, kg DM. */
+      STORE_NOT_OPENED,
       /** There was no stored feed at all. */
       NO_STORE,
+      /** Feed stands on fields that are opened only once the store is empty; value: kg DM. */
+      BEHIND_STORE,
       /** Feed stands on fields that no order of feeds opens; value: what could be eaten, kg DM. */
       STANDS_UNUSED
     }

@@ -1,12 +1,15 @@
 package wiselarder.core.gap;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.function.IntPredicate;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.caution.Caution;
 import wiselarder.core.gap.Gap.Cause;
 import wiselarder.core.gap.Gap.Cause.Code;
+import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
 import wiselarder.core.plan.Closing;
 import wiselarder.core.plan.FeedStep;
@@ -37,6 +40,7 @@ final class GapCauses {
     causes.growth();
     causes.outOfUse();
     causes.standsUnused();
+    causes.behindStore();
     return causes.found;
   }
 
@@ -54,7 +58,13 @@ final class GapCauses {
         emptied = d;
       }
     }
-    if (lots == 0) {
+    double left = 0;
+    for (int l = 0; l < lots; l++) {
+      left += balance.lotKg(l, first);
+    }
+    if (left > balance.needKg(first)) {
+      found.add(new Cause(Code.STORE_NOT_OPENED, List.of(), left));
+    } else if (lots == 0) {
       found.add(new Cause(Code.NO_STORE, List.of(), 0));
     } else if (emptied >= 0) {
       found.add(new Cause(Code.STORE_EMPTY, List.of(), emptied));
@@ -113,6 +123,46 @@ final class GapCauses {
     }
   }
 
+  /** Grass whose step comes after stored feed without a limit: it waits for the store to empty. */
+  private void behindStore() {
+    Set<String> before = new HashSet<>();
+    Set<String> behind = new HashSet<>();
+    for (AnimalGroup group : balance.stated().farm().groups()) {
+      boolean store = false;
+      for (FeedStep s : balance.stated().plan().steps()) {
+        if (!s.groupId().equals(group.id()) || !isOpen(s)) {
+          continue;
+        }
+        store |= s.kind() == FeedStep.Kind.STORE && s.mostShare() == null;
+        if (s.kind() == FeedStep.Kind.GRAZE) {
+          (store ? behind : before).addAll(fieldsOf(s));
+        }
+      }
+    }
+    behind.removeAll(before);
+    IntPredicate waits =
+        f ->
+            behind.contains(balance.stated().farm().fields().get(f).id())
+                && isThere(f)
+                && !isShut(f)
+                && !isHeld(f);
+    double kg = offeredKg(waits);
+    if (kg > balance.needKg(first)) {
+      found.add(new Cause(Code.BEHIND_STORE, fieldsWhere(waits), kg));
+    }
+  }
+
+  private boolean isOpen(FeedStep s) {
+    return balance.year().clippedStart(s.fromInclusive()) <= first
+        && first < balance.year().clippedEnd(s.toExclusive());
+  }
+
+  private List<String> fieldsOf(FeedStep s) {
+    return s.sourceIds().isEmpty()
+        ? balance.stated().farm().fields().stream().map(Field::id).toList()
+        : s.sourceIds();
+  }
+
   private boolean isShut(int f) {
     String id = balance.stated().farm().fields().get(f).id();
     return balance.stated().plan().closings().stream()
@@ -140,10 +190,7 @@ final class GapCauses {
         balance.stated().plan().steps().stream()
             .filter(s -> s.kind() == FeedStep.Kind.GRAZE)
             .filter(s -> s.sourceIds().isEmpty() || s.sourceIds().contains(id))
-            .anyMatch(
-                s ->
-                    balance.year().clippedStart(s.fromInclusive()) <= first
-                        && first < balance.year().clippedEnd(s.toExclusive()));
+            .anyMatch(this::isOpen);
     return step || balance.stated().plan().closings().stream().anyMatch(c -> opened(c, id));
   }
 

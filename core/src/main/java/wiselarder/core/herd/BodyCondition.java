@@ -23,6 +23,19 @@ public record BodyCondition(double lowest, double highest, double usual, double 
     };
   }
 
+  /**
+   * Below it animals do not live through what thinned them, or not without lasting harm: 2 of 9,
+   * 1.5 of 5. Assumption, on the careful side; a veterinarian decides.
+   */
+  public double limitOfLife() {
+    return lowest + (highest - lowest) / 8;
+  }
+
+  /** How far from usual condition, 0, to the limit of life, 1. */
+  public double thin(double score) {
+    return Math.max(0, Math.min(1, (usual - score) / (usual - limitOfLife())));
+  }
+
   /** Score after a change of weight from a score at a weight, kept on the scale. */
   public double after(double score, double weightKg, double gainedKg) {
     double moved = score + gainedKg / (pointShare * weightKg);

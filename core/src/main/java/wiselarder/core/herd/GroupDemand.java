@@ -67,6 +67,16 @@ public final class GroupDemand {
     return needKg[day];
   }
 
+  /**
+   * By how much more an animal fills itself in the cold than its fibre cap says in comfort, 1 for
+   * none: it eats up to half as much again at the worst. Assumption within what is seen.
+   */
+  public double coldAppetite(int day) {
+    return 1 + Math.min(MOST_BY_COLD, coldShare[day]);
+  }
+
+  private static final double MOST_BY_COLD = 0.5;
+
   /** Metabolisable energy needed, cold and walking included. */
   public double energyMj(int day) {
     return energyMj[day];

@@ -20,6 +20,7 @@ public final class GroupYear {
   private static final int CALF_FORAGE_FROM_DAY = 90;
 
   private final AnimalGroup group;
+  private final double upkeepMjPerMetabolicKg;
   private final int days;
   private final int from;
   private final int to;
@@ -36,8 +37,9 @@ public final class GroupYear {
   private final List<int[]> births = new ArrayList<>();
   private final List<Integer> weanings = new ArrayList<>();
 
-  private GroupYear(AnimalGroup group, double[] head, PlanYear year) {
+  private GroupYear(AnimalGroup group, double[] head, PlanYear year, HerdTables tables) {
     this.group = group;
+    this.upkeepMjPerMetabolicKg = tables.upkeepMjPerMetabolicKg(group.kind());
     this.days = year.days();
     this.from = year.clippedStart(group.fromInclusive());
     this.to = year.clippedEnd(group.toExclusive());
@@ -65,7 +67,7 @@ public final class GroupYear {
    */
   public static GroupYear of(
       AnimalGroup group, List<AnimalGroup> all, PlanYear year, HerdTables tables) {
-    GroupYear result = new GroupYear(group, Heads.of(group, all, year), year);
+    GroupYear result = new GroupYear(group, Heads.of(group, all, year), year, tables);
     boolean dam = tables.isDam(group.kind());
     if (dam && group.birthStart() != null) {
       result.fillDams(year, tables);
@@ -176,6 +178,11 @@ public final class GroupYear {
   /** Metabolisable energy needed in comfort, MJ for all, without young. */
   public double energyMj(int day) {
     return head[day] * figure(day, Figures.ENERGY_MJ);
+  }
+
+  /** Metabolisable energy for the upkeep of one at its stated weight, MJ. */
+  public double upkeepMj(int day) {
+    return Math.pow(weightKg[day], 0.75) * upkeepMjPerMetabolicKg;
   }
 
   /** Metabolisable energy that young need from forage, MJ for all. */

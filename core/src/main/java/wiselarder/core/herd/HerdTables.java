@@ -90,6 +90,19 @@ public final class HerdTables {
         r.numberOrNaN("weight_max_kg", 1, 2000));
   }
 
+  /**
+   * Energy for upkeep, MJ for each kg of weight to the power 0.75: the least that any class of the
+   * species asks for that neither grows nor milks.
+   */
+  public double upkeepMjPerMetabolicKg(String kind) {
+    String species = kind.substring(0, kind.indexOf('/'));
+    return classes.values().stream()
+        .filter(c -> c.species().equals(species) && c.targetGainKgPerDay() <= 0)
+        .mapToDouble(c -> c.meNeedMj() / Math.pow(c.typicalWeightKg(), 0.75))
+        .min()
+        .orElse(Double.NaN);
+  }
+
   /** Every kind of group a herd can hold, in alphabetical order. */
   public List<String> kinds() {
     return rules.keySet().stream().sorted().toList();

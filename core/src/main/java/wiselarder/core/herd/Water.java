@@ -5,10 +5,18 @@ package wiselarder.core.herd;
  * beyond to 40, no less in the cold; less the water in what they eat.
  */
 public final class Water {
-  /** Dry matter of growing pasture, of what stands dead, and of dry hay. Assumptions. */
-  public static final double GROWING_DM_SHARE = 0.25;
+  /** Dry matter of new leaf, of old green, and of what stands dead. Assumptions. */
+  public static final double YOUNG_DM_SHARE = 0.22;
 
-  public static final double STANDING_DM_SHARE = 0.60;
+  public static final double OLD_DM_SHARE = 0.35;
+  public static final double DORMANT_DM_SHARE = 0.65;
+  public static final double DEAD_DM_SHARE = 0.85;
+
+  /**
+   * Of what an animal asks for it drinks at least this, however wet its feed: leaf is not there all
+   * day, and nobody may plan without water. Assumption.
+   */
+  static final double LEAST_DRUNK_SHARE = 0.25;
 
   private Water() {}
 
@@ -25,6 +33,6 @@ public final class Water {
 
   /** What is left to drink. */
   public static double drunk(double litres, double inFeed) {
-    return Math.max(0, litres - inFeed);
+    return Math.max(LEAST_DRUNK_SHARE * litres, litres - inFeed);
   }
 }

@@ -137,6 +137,7 @@ class FeedCostsTest {
     assertThat(a.fedDays()).isEqualTo(200);
     assertThat(a.grazedDays()).isEqualTo(165);
     assertThat(a.bareDays()).isZero();
+    assertThat(a.grazedDays() + a.fedDays()).as("each day counts once").isEqualTo(365);
   }
 
   @Test

@@ -94,6 +94,30 @@ class GapCausesTest {
     Farms farm =
         new Farms().eaters("herd", 5, 10).bales("hay", 500).feed("herd", START.plusDays(30), null);
     assertThat(cause(farm, Gap.Kind.STORE, Code.STORE_EMPTY)).isEmpty();
+    // 500 bales of 360 kg in a barn, not opened before the thirtieth day
+    assertThat(cause(farm, Gap.Kind.STORE, Code.STORE_NOT_OPENED))
+        .hasValueSatisfying(c -> assertThat(c.value()).isBetween(175_000.0, 180_000.0));
+  }
+
+  @Test
+  void grassBehindTheStoreIsNamed() {
+    Farms farm =
+        new Farms()
+            .eaters("herd", 5, 10)
+            .field("late", 10, 10, 3000)
+            .bales("hay", 200)
+            .feed("herd", null, null)
+            .graze("herd", null, null, "late");
+    assertThat(cause(farm, Gap.Kind.GRAZING, Code.BEHIND_STORE))
+        .hasValueSatisfying(c -> assertThat(c.subjects()).containsExactly("late"));
+    Farms first =
+        new Farms()
+            .eaters("herd", 5, 10)
+            .field("late", 1, 1, 1600)
+            .bales("hay", 200)
+            .graze("herd", null, null, "late")
+            .feed("herd", null, null);
+    assertThat(cause(first, Gap.Kind.GRAZING, Code.BEHIND_STORE)).isEmpty();
   }
 
   @Test

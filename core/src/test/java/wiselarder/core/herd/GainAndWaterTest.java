@@ -30,9 +30,9 @@ class GainAndWaterTest {
   @Test
   void waterInFeedIsNotDrunk() {
     // a kilogram of dry matter in pasture of 25% comes with three litres
-    assertThat(Water.inFeedPerKg(Water.GROWING_DM_SHARE)).isCloseTo(3, within(1e-12));
+    assertThat(Water.inFeedPerKg(0.25)).isCloseTo(3, within(1e-12));
     assertThat(Water.drunk(50, 12)).isEqualTo(38);
-    assertThat(Water.drunk(10, 12)).isZero();
+    assertThat(Water.drunk(10, 12)).as("a quarter is drunk however wet the feed").isEqualTo(2.5);
   }
 
   @Test

@@ -33,7 +33,10 @@ final class HerdView {
    * @param scoreTenths expected condition in tenths; 0 where not given
    * @param waterL drunk by all
    * @param coldPercent by which cold raises the need of energy
+   * @param milkPercent of their milk that their energy still allows; 100 where they give none
    * @param belowFloorDay first day below the keeper's floor of condition, or -1
+   * @param wouldNotLiveFromDay first day on which the figures say that animals would not live
+   *     through it, or -1
    * @param hasEnergy false for horses
    * @param hasScore true for dams and grown animals
    */
@@ -58,7 +61,9 @@ final class HerdView {
       Series scoreTenths,
       Series waterL,
       Series coldPercent,
+      Series milkPercent,
       int belowFloorDay,
+      int wouldNotLiveFromDay,
       boolean hasEnergy,
       boolean hasScore,
       BodyCondition scale,
@@ -114,7 +119,9 @@ final class HerdView {
         Series.whole(days, d -> 10 * orZero(diet.score(d))),
         Series.whole(days, d -> water.drunkL(g, d)),
         Series.whole(days, d -> 100 * demand.coldShare(d)),
+        Series.whole(days, d -> 100 * diet.milkShare(d)),
         diet.belowFloorFrom(),
+        diet.wouldNotLiveFrom(),
         diet.hasEnergy(),
         diet.hasScore(),
         BodyCondition.of(group.kind()),
