@@ -54,6 +54,7 @@ const AGAINST: Record<Fitting['against'][number], string> = {
   HEADS_AT_ONCE: 'heads before winter',
   FREEZES: 'winters are too cold for it',
   LATE: 'more than six weeks late',
+  OUT_OF_SEASON: 'not sown at this time of year here',
   NO_CONDITIONER: 'thick stems, and no conditioner',
   NO_MIXER: 'stock leave its hay, and there is no mixer',
   NO_HAY: 'no crop for hay',

@@ -202,7 +202,12 @@ export function sowingOutcome(o: SowingOutcome, start: string, system: System): 
     return 'It lies outside the days of this plan: nothing of it is reckoned.';
   }
   const chance = `${Math.round(o.chanceOfFailing * 100)}% chance that it fails`;
-  if (o.failed) return `The seed does not come up: too dry or too cold. ${chance}.`;
+  if (o.failed) {
+    return (
+      'The seed does not come up in the season looked at: too dry or too cold. Of years as they may ' +
+      `be, it fails in about ${Math.round(o.chanceOfFailing * 100)} of 100 when sown on this day.`
+    );
+  }
   if (o.emergedDay < 0) return `It is not up by the end of the plan. ${chance}.`;
   const up = `Up on ${longDay(start, o.emergedDay)}`;
   const ready =

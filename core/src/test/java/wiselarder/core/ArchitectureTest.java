@@ -108,6 +108,19 @@ class ArchitectureTest {
                   "gap",
                   "weather")),
           Map.entry(
+              "check",
+              Set.of(
+                  "balance",
+                  "calendar",
+                  "day",
+                  "engine",
+                  "forage",
+                  "herd",
+                  "land",
+                  "plan",
+                  "resolved",
+                  "weather")),
+          Map.entry(
               "closing",
               Set.of(
                   "day",

@@ -166,8 +166,7 @@ public final class YearBalance {
   }
 
   private double mownPct(int field, int day, int nutrient) {
-    return percent(
-        book.mown[field][day * DayBook.STANDING + nutrient], book.mownKg[field][day]);
+    return percent(book.mown[field][day * DayBook.STANDING + nutrient], book.mownKg[field][day]);
   }
 
   /** What a mower would take, kg DM/ha, harvest loss not yet taken off. */

@@ -7,6 +7,7 @@ import java.util.List;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.forage.CropRules;
 import wiselarder.core.forage.Forage;
+import wiselarder.core.forage.SowingTable;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.Farm;
 import wiselarder.core.plan.FarmPlan;
@@ -33,8 +34,10 @@ public record Fitting(String forageId, List<Reason> against) {
     HEADS_AT_ONCE,
     /** Winters there are colder than it stands. */
     FREEZES,
-    /** More than six weeks after its usual day. */
+    /** More than six weeks after its usual day, where the table has no days for it. */
     LATE,
+    /** Not a time of the year at which it is sown there. */
+    OUT_OF_SEASON,
     /** Thick stems, and no conditioner. */
     NO_CONDITIONER,
     /** Stock leave its hay lying, and there is no mixer. */
@@ -101,9 +104,12 @@ public record Fitting(String forageId, List<Reason> against) {
     add(found, Reason.HEADS_AT_ONCE, headsBeforeWinter(f, w, climate, frost));
     boolean standsWinter = f.life() == Forage.Life.WINTER_ANNUAL;
     add(found, Reason.FREEZES, standsWinter && coldest(w) - BAD_NIGHT_C < f.winterHardyC());
-    int usual = catalogue.crops().usualSowingDoy(f, climate);
-    int late = Math.floorMod(w.year().date(0).getDayOfYear() - usual + 182, 365) - 182;
-    add(found, Reason.LATE, late > LATE_DAYS);
+    LocalDate sown = w.year().date(0);
+    List<SowingTable.Window> windows = catalogue.crops().table().of(climate.id(), f);
+    double late = catalogue.crops().daysLate(f, climate, sown);
+    add(found, Reason.LATE, windows.isEmpty() && late > LATE_DAYS);
+    boolean open = windows.stream().anyMatch(x -> x.open(sown.getDayOfYear()));
+    add(found, Reason.OUT_OF_SEASON, !windows.isEmpty() && !open);
     if (forHay) {
       add(found, Reason.NO_HAY, !f.canCut());
       boolean crimped = farm.has(Farm.Machine.MOWER_CONDITIONER);

@@ -170,8 +170,7 @@ public record LetGrow(
         l.leaveKgPerHa());
   }
 
-  private static Row row(
-      YearBalance b, int field, int day, double areaHa, LossMethod made) {
+  private static Row row(YearBalance b, int field, int day, double areaHa, LossMethod made) {
     double cover = b.coverKgPerHa(field, day);
     double off = b.mownKgPerHa(field, day);
     return new Row(
@@ -183,8 +182,7 @@ public record LetGrow(
         off * areaHa * (1 - made.share()),
         (off > 0 ? b.mownProteinPct(field, day) : b.standingProteinPct(field, day))
             - made.tdnLossPoints() / 2,
-        (off > 0 ? b.mownTdnPct(field, day) : b.standingTdnPct(field, day))
-            - made.tdnLossPoints());
+        (off > 0 ? b.mownTdnPct(field, day) : b.standingTdnPct(field, day)) - made.tdnLossPoints());
   }
 
   private static Enough enough(

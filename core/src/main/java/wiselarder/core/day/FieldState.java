@@ -108,6 +108,7 @@ final class FieldState {
     /** For sown crops: heat to emergence, then heat since; days, -1 while not yet. */
     double heat;
 
+    double rainMm;
     double stage;
     int emergedDay = -1;
     int readyDay = -1;
@@ -140,6 +141,7 @@ final class FieldState {
       c.recent = recent;
       c.grows = grows;
       c.heat = heat;
+      c.rainMm = rainMm;
       c.stage = stage;
       c.emergedDay = emergedDay;
       c.readyDay = readyDay;

@@ -12,6 +12,7 @@ import wiselarder.core.resolved.ResolvedPlan;
 import wiselarder.core.resolved.ResolvedPlan.CropPlan;
 import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
 import wiselarder.core.resolved.ResolvedPlan.StandPlan;
+import wiselarder.core.weather.WeatherYear;
 
 /**
  * What soil and plants do in a day, whoever eats: crops are tended, stands grow, soils drink and
@@ -121,7 +122,8 @@ final class Growing {
 
   /** True on a day on which frost keeps a stand from growing. */
   private boolean frosted(StandPlan p) {
-    return !p.hardy && (p.frostedBelowC > Double.NEGATIVE_INFINITY ? minC < p.frostedBelowC : frost);
+    return !p.hardy
+        && (p.frostedBelowC > Double.NEGATIVE_INFINITY ? minC < p.frostedBelowC : frost);
   }
 
   /** Whether a stand grows these days, and whether it is left at its winter height. */
@@ -250,7 +252,9 @@ final class Growing {
     out.water[at] = s.waterMm;
   }
 
-  /** Notes what a stand is worth, all of it and what a mower would take: kg of nutrient a hectare. */
+  /**
+   * Notes what a stand is worth, all of it and what a mower would take: kg of nutrient a hectare.
+   */
   private void worth(int f, int day, StandPlan sp, StandState stand) {
     double mass = stand.mass();
     if (out.lean || plan.worth[sp.kind] == null || mass <= 0) {
@@ -313,10 +317,7 @@ final class Growing {
     }
     double above = Math.max(0, meanC - sp.forage.baseC());
     if (crop.emergedDay < 0) {
-      boolean moist =
-          plan.weather.seedbedMoist(day) || (p.irrigation != null && p.irrigation[day] > 0);
-      crop.heat += moist && share >= CropRules.MOIST_SHARE ? above : 0;
-      if (crop.heat >= CropRules.EMERGENCE_DEGREE_DAYS) {
+      if (comesUp(p, c, crop, day, share, above)) {
         crop.there = true;
         crop.emergedDay = day;
         crop.grow(c.emergedKg, followed(sp));
@@ -330,7 +331,7 @@ final class Growing {
       return;
     }
     crop.stage += day >= c.heatFrom ? above : 0;
-    if (crop.readyDay < 0 && day >= c.anchoredDay && crop.mass() >= sp.entry) {
+    if (crop.readyDay < 0 && day >= c.anchoredDay && crop.mass() >= c.readyKg) {
       crop.readyDay = day;
     }
     boolean frosted = !sp.hardy && frost;
@@ -341,6 +342,23 @@ final class Growing {
     if (day >= sp.leaves || frosted || crop.green < CropRules.LEAST_ALIVE_KG_PER_HA) {
       crop.end(day);
     }
+  }
+
+  /**
+   * Seed comes up once enough heat has come to it while seedbed and soil were moist. In a year of a
+   * little rain every day that would be nearly always or never: there it comes up as in the middle
+   * one of many years, once as much rain has come as usually has by then, unless water is given.
+   */
+  private boolean comesUp(
+      FieldPlan p, CropPlan c, StandState crop, int day, double waterShare, double above) {
+    boolean watered = p.irrigation != null && p.irrigation[day] > 0;
+    boolean moist = watered || plan.weather.seedbedMoist(day);
+    crop.heat += moist && waterShare >= CropRules.MOIST_SHARE ? above : 0;
+    if (plan.weather.kind() != WeatherYear.Days.SMOOTH || p.irrigation != null) {
+      return crop.heat >= CropRules.EMERGENCE_DEGREE_DAYS;
+    }
+    crop.rainMm += plan.weather.rainMm(day);
+    return day >= c.usualEmergence && crop.rainMm >= c.usualRainMm;
   }
 
   private void grow(int f, FieldPlan p, FieldState s, int day) {

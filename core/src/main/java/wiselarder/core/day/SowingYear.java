@@ -2,7 +2,6 @@ package wiselarder.core.day;
 
 import wiselarder.core.day.FieldState.StandState;
 import wiselarder.core.forage.CropRules;
-import wiselarder.core.forage.Forage;
 import wiselarder.core.plan.Sowing;
 import wiselarder.core.resolved.ResolvedPlan.CropPlan;
 import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
@@ -18,7 +17,7 @@ import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
  * @param grownKgPerHa all it grew
  * @param lowKgPerHa in a poor situation, one in five, by the table's spread of yields
  * @param highKgPerHa in a good one, one in five
- * @param chanceOfFailing by lateness and soil water on the day of sowing
+ * @param chanceOfFailing by lateness, and by the share of simulated years in which it comes up
  * @param daysLate against the usual sowing of this crop in this climate; below zero is early
  * @param waterShareAtSowing share of the soil's water on that day; NaN when it lies outside the
  *     plan
@@ -44,7 +43,6 @@ public record SowingYear(
 
   static SowingYear of(FieldPlan field, int stand, StandState state, DayBook out) {
     CropPlan c = field.stands[stand].crop;
-    Forage f = field.stands[stand].forage;
     double grown = out.totals.sownGrown[c.number];
     double share = state.waterShareAtSowing;
     return new SowingYear(
@@ -54,9 +52,9 @@ public record SowingYear(
         state.endedDay,
         state.failed,
         grown,
-        grown * f.annualLowKgPerHa() / f.annualTypicalKgPerHa(),
-        grown * f.annualHighKgPerHa() / f.annualTypicalKgPerHa(),
-        CropRules.chanceOfFailing(c.daysLate, Double.isNaN(share) ? 1 : share),
+        grown * c.lowShare,
+        grown * c.highShare,
+        CropRules.chanceOfFailing(c.daysLate, c.comesUpShare),
         c.daysLate,
         share);
   }

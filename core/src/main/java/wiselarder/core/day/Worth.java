@@ -21,8 +21,7 @@ final class Worth {
     double old = greenShare * (1 - youngShare) * 0.01;
     double dead = (1 - greenShare) * 0.01;
     for (int n = 0; n < Values.COUNT; n++) {
-      share[n] =
-          young * stand.youngWorth[n] + old * stand.oldWorth[n] + dead * stand.deadWorth[n];
+      share[n] = young * stand.youngWorth[n] + old * stand.oldWorth[n] + dead * stand.deadWorth[n];
     }
     ripeness =
         youngShare * stand.youngWorth[Values.RIPENESS]

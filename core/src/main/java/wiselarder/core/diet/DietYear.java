@@ -227,7 +227,8 @@ public final class DietYear {
         fromScore = seen.score();
         fromWeight = Double.isNaN(weight) ? stated.weightKg() : weight;
       }
-      double before = there && hasScore() ? scale.after(fromScore, fromWeight, weight - fromWeight) : fromScore;
+      double before =
+          there && hasScore() ? scale.after(fromScore, fromWeight, weight - fromWeight) : fromScore;
       BodyEnergy day = there ? energy(d, weight, scale.thin(before)) : null;
       gainKg[d] = there ? day.gainKg() : Double.NaN;
       milkShare[d] = there ? day.milkShare() : 1;

@@ -110,17 +110,16 @@ public final class CropRules {
   }
 
   /**
-   * Chance that a sowing fails: one in twenty at the best, 1.2% more for each day it is late, and
-   * up to half when the soil is dry; never above 95%. Assumption; it grows with lateness and
-   * dryness.
+   * Chance that a sowing fails: it does not come up in the share of years that was simulated, and
+   * of those in which it does one in twenty fails later, and 1.2% more for each day it is late;
+   * never above 98%. The last two are assumptions.
    *
    * @param daysLate days after the crop's usual sowing in this climate; early counts as none
-   * @param waterShare share of the soil's water on the day of sowing
+   * @param comesUpShare share of years in which it comes up when sown that day
    */
-  public static double chanceOfFailing(double daysLate, double waterShare) {
-    double late = 0.012 * Math.max(0, daysLate);
-    double dry = 0.5 * Math.max(0, 0.5 - waterShare) / 0.5;
-    return Math.min(0.95, 0.05 + late + dry);
+  public static double chanceOfFailing(double daysLate, double comesUpShare) {
+    double later = Math.min(0.95, 0.05 + 0.012 * Math.max(0, daysLate));
+    return Math.min(0.98, 1 - comesUpShare * (1 - later));
   }
 
   /** Kilograms dry matter standing on the day of emergence. */

@@ -34,7 +34,9 @@ public final class Maturity {
   private record Window(int fromDay, int toDay) {
     static Window of(Forage f) {
       if (f.warmSeason()) {
-        return new Window(120, 275);
+        // natives run to seed into autumn; sown ones make leaf again once the days shorten
+        boolean wild = f.group().equals("native_warm_grass") || f.group().equals("mixed_sward");
+        return new Window(120, wild ? 275 : 225);
       }
       return headsOnce(f) ? new Window(45, 170) : new Window(60, 275);
     }

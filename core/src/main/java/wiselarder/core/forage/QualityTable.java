@@ -242,7 +242,10 @@ public final class QualityTable {
         1 / (kept ? Math.max(30, f.stockpileUseByDays()) : OTHERWISE_LATE_DAYS));
   }
 
-  /** Without a row for it: four months of the forage's own loss, a quarter as much protein as energy. */
+  /**
+   * Without a row for it: four months of the forage's own loss, a quarter as much protein as
+   * energy.
+   */
   private static double[] aged(Forage f, double[] mature) {
     double lost = 4 * f.standingTdnLossPerMonth();
     return new double[] {

@@ -1,13 +1,16 @@
 package wiselarder.core.land;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.forage.CropRules;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.GrowthIndex;
+import wiselarder.core.forage.SowingTable;
 import wiselarder.core.forage.SwardRules;
 import wiselarder.core.weather.Climate;
 import wiselarder.core.weather.NormalYear;
@@ -33,6 +36,14 @@ public final class CropCalibration {
   /** Keepers change figures of their own forages: only the latest answers are kept. */
   private static final int MOST_KEPT = 2000;
 
+  private final SowingTable table;
+  private final UsualYears usual;
+
+  public CropCalibration(SowingTable table, UsualYears usual) {
+    this.table = table;
+    this.usual = usual;
+  }
+
   private final Map<Key, double[]> yields = latest();
   private final Map<Key, Integer> sowingDays = latest();
 
@@ -51,9 +62,10 @@ public final class CropCalibration {
   }
 
   /**
-   * Usual day of the year for sowing. Spring and summer crops: when the mean reaches 2 C above the
-   * lowest soil temperature for sowing. Crops sown in summer or autumn: when the mean falls below
-   * 20 C, but early enough for the heat they want before winter. Assumption.
+   * Usual day of the year for sowing: the middle of the table's best days; where it has none, by
+   * warmth. Spring and summer crops: when the mean reaches 2 C above the lowest soil temperature
+   * for sowing. Crops sown in summer or autumn: when the mean falls below 20 C, but early enough
+   * for the heat they want before winter. Assumption.
    */
   public int usualSowingDoy(Forage f, Climate climate) {
     Key key = new Key(climate.id(), f, 0);
@@ -65,7 +77,12 @@ public final class CropCalibration {
     return kept;
   }
 
-  private static int findSowingDoy(Forage f, Climate climate) {
+  private int findSowingDoy(Forage f, Climate climate) {
+    SowingTable.Window main = table.main(climate.id(), f);
+    return main != null ? main.middle() : sowingDoyByWarmth(f, climate);
+  }
+
+  private static int sowingDoyByWarmth(Forage f, Climate climate) {
     WeatherYear normal = NormalYear.of(climate, new PlanYear(LocalDate.of(2001, 1, 1), 24));
     int coldest = climate.coldestDoy() - 1;
     double least = Double.isNaN(f.sowAboveC()) ? f.baseC() + 2 : f.sowAboveC() + 2;
@@ -91,7 +108,214 @@ public final class CropCalibration {
   }
 
   /**
-   * Site factor for a yield stated, or for the table's ordinary one as far as the climate allows.
+   * A crop set to a place.
+   *
+   * @param factor by which its best growth is multiplied
+   * @param emergedKgPerHa standing on the day it comes up at full seed rate: as much as brings it
+   *     to first use in the days that the table gives for the place
+   * @param readyKgPerHa mass at which it is ready for its first use
+   */
+  public record Site(double factor, double emergedKgPerHa, double readyKgPerHa) {}
+
+  /**
+   * Sets a crop to a place: so that over simulated years, sown in its best days and taken to its
+   * residual each time it is ready, it yields what is stated or what the table calls likely there,
+   * and is first ready in the middle of the table's days. Crops without a row there yield the
+   * forage's ordinary yield in a normal year, as far as the climate allows.
+   *
+   * @param capacityMm water the soil holds for the crop
+   * @param yieldKgPerHa grown when sown on time; null for the table's
+   */
+  public Site site(Forage f, Climate climate, double capacityMm, Double yieldKgPerHa) {
+    SowingTable.Window main = table.main(climate.id(), f);
+    if (main == null) {
+      return new Site(
+          siteFactor(f, climate, capacityMm, yieldKgPerHa),
+          CropRules.EMERGED_KG_PER_HA,
+          f.entryMassKgPerHa());
+    }
+    double target = yieldKgPerHa == null ? main.yieldLikely() : yieldKgPerHa;
+    SiteKey key = new SiteKey(climate.id(), f, (int) Math.round(capacityMm), target);
+    Site kept = sites.get(key);
+    if (kept == null) {
+      kept = new Fit(f, climate, capacityMm, main, target).site();
+      sites.put(key, kept);
+    }
+    return kept;
+  }
+
+  private record SiteKey(String climateId, Forage forage, int capacityMm, double yieldKgPerHa) {}
+
+  private final Map<SiteKey, Site> sites =
+      Collections.synchronizedMap(
+          new LinkedHashMap<>(64, 0.75f, true) {
+            private static final long serialVersionUID = 1L;
+
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<SiteKey, Site> eldest) {
+              return size() > MOST_KEPT;
+            }
+          });
+
+  /** Days after its best time here at which a crop is sown; below zero before it. */
+  public double daysLate(Forage f, Climate climate, LocalDate sowOn) {
+    SowingTable.Window window = table.nearest(climate.id(), f, sowOn.getDayOfYear());
+    return window != null
+        ? window.daysLate(sowOn.getDayOfYear())
+        : Math.floorMod(sowOn.getDayOfYear() - usualSowingDoy(f, climate) + 182, 365) - 182;
+  }
+
+  /** When crops are sown in each climate. */
+  public SowingTable table() {
+    return table;
+  }
+
+  /** One crop being set to a place on a few simulated years. */
+  private final class Fit {
+    private static final int YEARS = 12;
+    private static final int ROUNDS = 5;
+    private static final int STEPS_EACH = 3;
+    private static final int HALVINGS = 7;
+    private static final double LEAST_KG = 25;
+    private static final double MOST_KG = 900;
+
+    /** Where crops stand thin one is ready once so much of its yield stands. Assumption. */
+    private static final double READY_SHARE = 0.55;
+
+    private final Forage f;
+    private final Climate climate;
+    private final double capacityMm;
+    private final double target;
+    private final double wantedDays;
+    private final double readyKg;
+    private final int sown;
+    private final List<WeatherYear> years;
+    private final List<double[]> indices = new ArrayList<>();
+
+    Fit(Forage f, Climate climate, double capacityMm, SowingTable.Window main, double target) {
+      this.f = f;
+      this.climate = climate;
+      this.capacityMm = capacityMm;
+      this.target = target;
+      this.wantedDays =
+          main.grazed()
+              ? (main.useFromDays() + main.useToDays()) / 2.0
+              : (f.daysToFirstUseLow() + f.daysToFirstUseHigh()) / 2;
+      double entry = f.entryMassKgPerHa();
+      double once = Math.max(f.minResidualKgPerHa() * 1.2, READY_SHARE * target);
+      this.readyKg = Math.min(entry, once);
+      this.sown = main.middle() - 1;
+      this.years = usual.weather(climate).subList(0, YEARS);
+      for (WeatherYear w : years) {
+        indices.add(GrowthIndex.daily(f, w, climate));
+      }
+    }
+
+    Site site() {
+      double factor = 1;
+      double emerged = CropRules.EMERGED_KG_PER_HA;
+      for (int round = 0; round < ROUNDS; round++) {
+        double low = LEAST_KG;
+        double high = MOST_KG;
+        for (int i = 0; i < HALVINGS; i++) {
+          emerged = Math.sqrt(low * high);
+          if (run(factor, emerged).medianDays > wantedDays) {
+            low = emerged;
+          } else {
+            high = emerged;
+          }
+        }
+        for (int i = 0; i < STEPS_EACH; i++) {
+          double mean = run(factor, emerged).meanKg;
+          double step = mean <= 0 ? 1 : Math.max(0.5, Math.min(2, target / mean));
+          factor = Math.min(MOST_FACTOR, factor * step);
+        }
+      }
+      return new Site(factor, emerged, readyKg);
+    }
+
+    private Outcome run(double factor, double emergedKg) {
+      List<Integer> days = new ArrayList<>();
+      double sum = 0;
+      int up = 0;
+      for (int y = 0; y < years.size(); y++) {
+        Course one = new Course(years.get(y), indices.get(y), factor, emergedKg);
+        one.run();
+        up += one.emerged ? 1 : 0;
+        sum += one.grownKg;
+        days.add(one.readyAfter);
+      }
+      Collections.sort(days);
+      return new Outcome(up == 0 ? 0 : sum / up, days.get(days.size() / 2));
+    }
+
+    private record Outcome(double meanKg, int medianDays) {}
+
+    /** One year of it, in the reference use. */
+    private final class Course {
+      private final WeatherYear w;
+      private final double[] index;
+      private final double factor;
+      private final double emergedKg;
+      private boolean emerged;
+      private double grownKg;
+      private int readyAfter = Integer.MAX_VALUE;
+
+      Course(WeatherYear w, double[] index, double factor, double emergedKg) {
+        this.w = w;
+        this.index = index;
+        this.factor = factor;
+        this.emergedKg = emergedKg;
+      }
+
+      void run() {
+        CropRules.Course course = CropRules.Course.of(f);
+        double k = SwardRules.extinction(f.entryMassKgPerHa());
+        double reference =
+            SwardRules.lightCaught(k, (f.minResidualKgPerHa() + f.entryMassKgPerHa()) / 2);
+        double water = capacityMm * 0.8;
+        double heat = 0;
+        double stage = 0;
+        double green = 0;
+        boolean counted = !course.sinceWinter();
+        for (int d = sown; d < Math.min(w.days(), sown + 395); d++) {
+          double above = Math.max(0, w.tmeanC(d) - f.baseC());
+          if (!emerged) {
+            heat += w.seedbedMoist(d) ? above : 0;
+            emerged = heat >= CropRules.EMERGENCE_DEGREE_DAYS;
+            green = emerged ? emergedKg : 0;
+            grownKg += green;
+            if (!emerged && d - sown >= CropRules.FAILS_AFTER_DAYS) {
+              return;
+            }
+          } else {
+            counted |= w.year().date(d).getDayOfYear() == climate.coldestDoy();
+            stage += counted ? above : 0;
+            if (ends(f, course, stage, w, d)) {
+              return;
+            }
+            double wet = SoilWater.growthShare(water, capacityMm, f.droughtHold());
+            double light = SwardRules.lightCaught(k, green) / reference;
+            double crowded =
+                SwardRules.crowdingShare(green, f.entryMassKgPerHa(), f.ceilingKgPerHa());
+            double most = factor * f.peakKgPerHaDay() * index[d] * course.growthShare(stage);
+            green += most * wet * light * crowded;
+            grownKg += most * wet * light * crowded;
+            if (green >= readyKg) {
+              readyAfter = Math.min(readyAfter, d - sown);
+              green = mayBite(f, course, stage) ? f.minResidualKgPerHa() : green;
+            }
+          }
+          double cover = SwardRules.lightCaught(k, green);
+          water = SoilWater.after(water, capacityMm, w.reachesSoilMm(d), w.et0Mm(d), cover, true);
+        }
+      }
+    }
+  }
+
+  /**
+   * Site factor for a yield stated, or for the forage's ordinary one as far as the climate allows,
+   * where the table of sowings has no row.
    *
    * @param capacityMm water the soil holds for the crop
    * @param yieldKgPerHa grown in a normal year when sown on time; null for the table's

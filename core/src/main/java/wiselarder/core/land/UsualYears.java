@@ -8,6 +8,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.LongStream;
 import wiselarder.core.calendar.MonthlyLine;
 import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.forage.CropRules;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.GrowthCurve;
 import wiselarder.core.forage.GrowthIndex;
@@ -41,6 +42,8 @@ public final class UsualYears {
 
   private final Map<Climate, List<WeatherYear>> weather = new ConcurrentHashMap<>();
   private final Map<Key, Usual> indices = new ConcurrentHashMap<>();
+
+  private final Map<SeedKey, Emergence> emergences = new ConcurrentHashMap<>();
 
   private record Key(
       Climate climate, Forage forage, GrowthCurve curve, int capacityMm, boolean drains) {}
@@ -123,6 +126,52 @@ public final class UsualYears {
         });
   }
 
+  /**
+   * What becomes of seed sown on a day of the year, over the simulated years.
+   *
+   * @param share of the years in which it comes up
+   * @param medianDays from sowing to then, in the middle one of those years; -1 where it never does
+   */
+  public record Emergence(double share, int medianDays) {}
+
+  /**
+   * Coming up is an event of real days: it is judged over the simulated years, the seed layer
+   * alone.
+   *
+   * @param dayOfYear of sowing, 1 to 366
+   */
+  public Emergence emergence(Forage f, Climate climate, int dayOfYear) {
+    return emergences.computeIfAbsent(
+        new SeedKey(climate, f.baseC(), dayOfYear),
+        key -> {
+          int sown = dayOfYear - 1 + (dayOfYear <= FIRST_HALF ? SECOND_YEAR : 0);
+          List<Integer> up =
+              weather(climate).stream()
+                  .map(w -> daysToEmerge(w, sown, f.baseC()))
+                  .filter(days -> days >= 0)
+                  .sorted()
+                  .toList();
+          return new Emergence(
+              (double) up.size() / YEARS, up.isEmpty() ? -1 : up.get(up.size() / 2));
+        });
+  }
+
+  /** Days from sowing until enough heat has come to moist seed; -1 where it rots or is eaten. */
+  private static int daysToEmerge(WeatherYear w, int sown, double baseC) {
+    double heat = 0;
+    for (int d = sown; d < w.days() && d - sown < CropRules.FAILS_AFTER_DAYS; d++) {
+      heat += w.seedbedMoist(d) ? Math.max(0, w.tmeanC(d) - baseC) : 0;
+      if (heat >= CropRules.EMERGENCE_DEGREE_DAYS) {
+        return d - sown;
+      }
+    }
+    return -1;
+  }
+
+  private static final int FIRST_HALF = 182;
+
+  private record SeedKey(Climate climate, double baseC, int dayOfYear) {}
+
   /** How much of the ground a stand covers in its reference use, by day: less while it sleeps. */
   public static double[] cover(double referenceLight, double[] growth) {
     double best = Arrays.stream(growth).max().orElse(0);
@@ -159,8 +208,7 @@ public final class UsualYears {
   }
 
   /** Adds a year's share of the monthly means. */
-  private static void add(
-      Key key, WeatherYear w, double[] index, double[] cover, double[] months) {
+  private static void add(Key key, WeatherYear w, double[] index, double[] cover, double[] months) {
     Forage f = key.forage;
     double hold = Double.isNaN(f.droughtHold()) ? NO_HOLD : f.droughtHold();
     double water = 0.8 * key.capacityMm;

@@ -9,6 +9,7 @@ import wiselarder.core.forage.GrowthTable;
 import wiselarder.core.forage.LearningTimes;
 import wiselarder.core.forage.OwnForage;
 import wiselarder.core.forage.QualityTable;
+import wiselarder.core.forage.SowingTable;
 import wiselarder.core.herd.HerdTables;
 import wiselarder.core.land.BufferRule;
 import wiselarder.core.land.CropCalibration;
@@ -40,6 +41,7 @@ public record Catalogue(
   /** Loads and checks every table. */
   public static Catalogue load() {
     Map<String, Forage> forages = Forage.loadAll();
+    UsualYears usual = new UsualYears();
     return new Catalogue(
         Climate.loadAll(),
         forages,
@@ -48,8 +50,8 @@ public record Catalogue(
         LossMethod.loadAll(),
         PackageSize.loadAll(),
         StoredFeed.loadAll(),
-        new CropCalibration(),
-        new UsualYears(),
+        new CropCalibration(SowingTable.load(), usual),
+        usual,
         new DrySeasons(),
         QualityTable.load(forages),
         LearningTimes.load(),

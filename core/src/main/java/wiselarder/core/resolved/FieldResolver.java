@@ -12,10 +12,11 @@ import wiselarder.core.caution.Caution;
 import wiselarder.core.caution.Cautions;
 import wiselarder.core.forage.CropRules;
 import wiselarder.core.forage.Forage;
-
 import wiselarder.core.forage.GrowthCurve;
 import wiselarder.core.forage.Maturity;
+import wiselarder.core.forage.SowingTable;
 import wiselarder.core.forage.SwardRules;
+import wiselarder.core.land.CropCalibration;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Lie;
 import wiselarder.core.land.Soil;
@@ -224,6 +225,11 @@ final class FieldResolver {
   private static final double SHELTERED_LODGES = 0.6;
   private static final double EXPOSED_LODGES = 1.4;
 
+  private static final double MOST_OF_THE_RAIN = 0.9;
+
+  /** The year of the normals stands for what happens in at least so many years. */
+  private static final double COMES_UP_USUALLY = 0.5;
+
   private static double cutStubble(Forage forage) {
     return forage.grows() && !Double.isNaN(forage.cutHeightCm())
         ? forage.massAtHeightKgPerHa(forage.cutHeightCm())
@@ -241,14 +247,35 @@ final class FieldResolver {
     c.number = number;
     c.prepareDay = plan.year.day(sowing.preparedFrom());
     c.sowDay = plan.year.day(sowing.sowOn());
-    c.anchoredDay =
-        c.sowDay + (int) Math.ceil(CropRules.ANCHORED_SHARE * forage.daysToFirstUseLow());
+    SowingTable.Window window =
+        catalogue.crops().table().nearest(plan.climate.id(), forage, sowing.sowOn().getDayOfYear());
+    double least =
+        catalogue.crops().table().of(plan.climate.id(), forage).stream()
+            .filter(SowingTable.Window::grazed)
+            .mapToDouble(SowingTable.Window::useFromDays)
+            .min()
+            .orElse(forage.daysToFirstUseLow());
+    c.anchoredDay = c.sowDay + (int) Math.ceil(CropRules.ANCHORED_SHARE * least);
+    c.lowShare =
+        window == null
+            ? forage.annualLowKgPerHa() / forage.annualTypicalKgPerHa()
+            : window.yieldLow() / window.yieldLikely();
+    c.highShare =
+        window == null
+            ? forage.annualHighKgPerHa() / forage.annualTypicalKgPerHa()
+            : window.yieldHigh() / window.yieldLikely();
     c.course = CropRules.Course.of(forage);
     c.heatFrom = c.course.sinceWinter() ? coldestAfter(sowing.sowOn()) : c.sowDay;
-    c.emergedKg = CropRules.emergedKgPerHa(sowing.seedShare());
     c.endsWhenJointedTaken = CropRules.endsWhenJointedTaken(forage);
-    int usual = catalogue.crops().usualSowingDoy(forage, plan.climate);
-    c.daysLate = Math.floorMod(sowing.sowOn().getDayOfYear() - usual + 182, 365) - 182;
+    c.daysLate = catalogue.crops().daysLate(forage, plan.climate, sowing.sowOn());
+    UsualYears.Emergence usually =
+        catalogue.usual().emergence(forage, plan.climate, sowing.sowOn().getDayOfYear());
+    c.comesUpShare = usually.share();
+    c.usualEmergence =
+        usually.share() >= COMES_UP_USUALLY ? c.sowDay + usually.medianDays() : Integer.MAX_VALUE;
+    for (int d = Math.max(0, c.sowDay); d <= Math.min(plan.days - 1, c.usualEmergence); d++) {
+      c.usualRainMm += MOST_OF_THE_RAIN * plan.normal.rainMm(d);
+    }
     s.crop = c;
     s.arrives = c.sowDay;
     s.leaves = plan.year.clippedEnd(sowing.endsOn());
@@ -263,15 +290,17 @@ final class FieldResolver {
   }
 
   private void setSite(Field field, StandPlan s) {
-    s.crop.sitePeak =
-        s.forage.peakKgPerHaDay()
-            * catalogue
-                .crops()
-                .siteFactor(
-                    s.forage,
-                    plan.climate,
-                    capacityMm(field, rootCm(s.forage)),
-                    s.crop.stated.yieldKgPerHa());
+    CropCalibration.Site site =
+        catalogue
+            .crops()
+            .site(
+                s.forage,
+                plan.climate,
+                capacityMm(field, rootCm(s.forage)),
+                s.crop.stated.yieldKgPerHa());
+    s.crop.sitePeak = s.forage.peakKgPerHaDay() * site.factor();
+    s.crop.emergedKg = site.emergedKgPerHa() * s.crop.stated.seedShare();
+    s.crop.readyKg = site.readyKgPerHa();
   }
 
   private void opening(FieldPlan f) {

@@ -179,6 +179,21 @@ public final class ResolvedPlan {
     public int anchoredDay;
     public double sitePeak;
     public double emergedKg;
+
+    /** Mass at which it is first ready; and a poor and a good yield as shares of the likely one. */
+    public double readyKg;
+
+    public double lowShare;
+    public double highShare;
+
+    /** In the simulated years: how often it comes up, and the day on which in the middle one. */
+    public double comesUpShare;
+
+    public int usualEmergence;
+
+    /** Rain of the normal year from sowing to then, all but a tenth, mm. */
+    public double usualRainMm;
+
     public double daysLate;
     public CropRules.Course course;
     public boolean endsWhenJointedTaken;

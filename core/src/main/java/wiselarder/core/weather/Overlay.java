@@ -85,7 +85,8 @@ public record Overlay(Kind kind, LocalDate fromInclusive, LocalDate toExclusive,
     }
     double[] et0 = kind == Kind.RAIN ? base.et0 : followed(base, tmin, tmax, climate);
     boolean[] season = frost == null ? frostSeason(base, tmin, climate) : frost;
-    return new WeatherYear(year, tmin, tmax, rain, et0, base.solar, base.spread, season, base.kind());
+    return new WeatherYear(
+        year, tmin, tmax, rain, et0, base.solar, base.spread, season, base.kind());
   }
 
   /**
@@ -97,9 +98,7 @@ public record Overlay(Kind kind, LocalDate fromInclusive, LocalDate toExclusive,
     if (kind == Kind.RAIN) {
       return seasonOf(base);
     }
-    return smooth
-        ? movedSeason(base, tmin)
-        : WeatherYear.frostSeason(base.year(), tmin, climate);
+    return smooth ? movedSeason(base, tmin) : WeatherYear.frostSeason(base.year(), tmin, climate);
   }
 
   private static boolean[] movedSeason(WeatherYear base, double[] tmin) {

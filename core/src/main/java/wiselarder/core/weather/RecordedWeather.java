@@ -267,7 +267,9 @@ public record RecordedWeather(
       }
     }
     boolean[] frost = WeatherYear.frostSeason(year, tmin, climate);
-    WeatherYear laid = new WeatherYear(year, tmin, tmax, rain, et0, solar, new double[days], frost, WeatherYear.Days.REAL);
+    WeatherYear laid =
+        new WeatherYear(
+            year, tmin, tmax, rain, et0, solar, new double[days], frost, WeatherYear.Days.REAL);
     return new Laid(laid, new Filled(bridged, fromNormal, dryGaps, reckoned));
   }
 

@@ -119,7 +119,8 @@ public final class WeatherGenerator {
       et0[d] = et0Mm(d, tmin[d], tmax[d]);
     }
     boolean[] frost = WeatherYear.frostSeason(year, tmin, climate);
-    return new WeatherYear(year, tmin, tmax, rain, et0, solar, new double[days], frost, WeatherYear.Days.REAL);
+    return new WeatherYear(
+        year, tmin, tmax, rain, et0, solar, new double[days], frost, WeatherYear.Days.REAL);
   }
 
   private double monthFactor(ClimateMonth m, double z) {

@@ -76,7 +76,8 @@ public final class WeatherYear {
 
   /** This year with the rain of another of the same days. */
   public WeatherYear withRainOf(WeatherYear other) {
-    return new WeatherYear(year, tmin, tmax, other.rain, et0, solar, spread, frostSeason, Days.REAL_RAIN);
+    return new WeatherYear(
+        year, tmin, tmax, other.rain, et0, solar, spread, frostSeason, Days.REAL_RAIN);
   }
 
   /** What its days are: growth answers to each by a measure of its own. */

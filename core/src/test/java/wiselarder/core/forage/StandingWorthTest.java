@@ -110,7 +110,8 @@ class StandingWorthTest {
 
   @Test
   void aShutFescueDoesNotTurnLeafyInMidwinter() {
-    FarmPlan plan = of("tall_fescue_novel", "transition_humid", LocalDate.of(2027, 8, 1), 1800).build();
+    FarmPlan plan =
+        of("tall_fescue_novel", "transition_humid", LocalDate.of(2027, 8, 1), 1800).build();
     YearBalance b = in("normal", plan);
     for (LocalDate day = LocalDate.of(2027, 12, 1); day.getYear() < 2028; day = day.plusDays(7)) {
       int d = b.year().day(day);
@@ -133,8 +134,7 @@ class StandingWorthTest {
 
   @Test
   void aWarmSeasonSwardKeptStandingIsStillOldInJune() {
-    FarmPlan plan =
-        of("bermudagrass", "transition_humid", LocalDate.of(2027, 9, 1), 4500).build();
+    FarmPlan plan = of("bermudagrass", "transition_humid", LocalDate.of(2027, 9, 1), 4500).build();
     YearBalance b = in("normal", plan);
     assertThat(b.standingTdnPct(0, b.year().day(LocalDate.of(2028, 6, 1)))).isLessThan(54);
   }
@@ -147,7 +147,9 @@ class StandingWorthTest {
     Forage f = ENGINE.catalogue().forage("bermudagrass");
     double winterHeight = f.massAtHeightKgPerHa(f.winterLeaveHeightCm());
     double standing = 0;
-    for (int d = b.year().day(LocalDate.of(2027, 12, 1)); b.year().date(d).getMonthValue() != 3; d++) {
+    for (int d = b.year().day(LocalDate.of(2027, 12, 1));
+        b.year().date(d).getMonthValue() != 3;
+        d++) {
       assertThat(b.grownKg(0, d)).isZero();
       assertThat(b.eatenKg(Shelf.GROWING, 0, d)).isZero();
       standing += b.eatenKg(Shelf.STANDING, 0, d);
@@ -203,8 +205,7 @@ class StandingWorthTest {
 
   @Test
   void iceAndHeavySnowAreEventsOfRealDaysOnly() {
-    FarmPlan plan =
-        of("big_bluestem", "transition_humid", LocalDate.of(2027, 9, 1), 6000).build();
+    FarmPlan plan = of("big_bluestem", "transition_humid", LocalDate.of(2027, 9, 1), 6000).build();
     int fell = 0;
     for (int seed = 1; seed <= 20; seed++) {
       YearBalance b = in("seed:" + seed, plan);

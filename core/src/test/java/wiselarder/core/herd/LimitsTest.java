@@ -58,8 +58,7 @@ class LimitsTest {
   void aDryCowGainsAndLosesByOneAccount(double met, double gainKg) {
     double inGain = Energy.inGainMjPerKg("beef/cow", 550);
     assertThat(inGain).isCloseTo(26.46, within(0.01));
-    BodyEnergy day =
-        BodyEnergy.of("beef/cow", 550, 550, 81.6, 0, 81.6, met * 81.6, 8, 0, 0);
+    BodyEnergy day = BodyEnergy.of("beef/cow", 550, 550, 81.6, 0, 81.6, met * 81.6, 8, 0, 0);
     assertThat(day.gainKg()).isCloseTo(gainKg, within(2e-3));
     assertThat(day.milkShare()).isEqualTo(1);
   }
@@ -77,7 +76,8 @@ class LimitsTest {
 
   /** At 60, 100 and 140% of the usual intake of a middling hay: nobody runs away either way. */
   @ParameterizedTest
-  @ValueSource(strings = {"beef/cow", "dairy/cow", "sheep/ewe", "goat/doe", "bison/cow", "beef/bull"})
+  @ValueSource(
+      strings = {"beef/cow", "dairy/cow", "sheep/ewe", "goat/doe", "bison/cow", "beef/bull"})
   void noWeightRunsAway(String kind) {
     double weight = TABLES.defaultWeightKg(kind);
     double usual = weight * 0.02;
@@ -167,10 +167,12 @@ class LimitsTest {
   @Test
   void aEweNeedsASixthLessFromTheEighthWeek() {
     PlanYear year = new PlanYear(LocalDate.of(2027, 1, 1), 12);
-    GroupYear ewes = GroupYear.of(Farms.dams("g", "sheep/ewe", 1, 70, MonthDay.of(3, 1), 1), year, TABLES);
+    GroupYear ewes =
+        GroupYear.of(Farms.dams("g", "sheep/ewe", 1, 70, MonthDay.of(3, 1), 1), year, TABLES);
     int birth = year.day(LocalDate.of(2027, 3, 1));
     assertThat(ewes.energyMj(birth + 60)).isCloseTo(0.83 * ewes.energyMj(birth + 50), within(0.05));
-    assertThat(ewes.typicalKg(birth + 60)).isCloseTo(0.83 * ewes.typicalKg(birth + 50), within(0.01));
+    assertThat(ewes.typicalKg(birth + 60))
+        .isCloseTo(0.83 * ewes.typicalKg(birth + 50), within(0.01));
   }
 
   /** A dry fleece carries a ewe to -10 C: at -8 C she needs no more, at -15 C a tenth more. */
@@ -209,7 +211,12 @@ class LimitsTest {
 
   /** Growing cattle on grass hay of 60% fibre can hold what they usually eat. */
   @ParameterizedTest
-  @CsvSource({"stocker_230, 2.6", "stocker_410, 2.3", "lamb_30, 4.1", "beef_cow_late_gestation, 2.1"})
+  @CsvSource({
+    "stocker_230, 2.6",
+    "stocker_410, 2.3",
+    "lamb_30, 4.1",
+    "beef_cow_late_gestation, 2.1"
+  })
   void fibreCapsSuitGrass(String id, double usualPct) {
     assertThat(TABLES.byId(id).fibreCapPctBw() / 0.60).isGreaterThan(0.83 * usualPct);
   }

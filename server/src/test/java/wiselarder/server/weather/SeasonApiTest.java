@@ -165,7 +165,8 @@ class SeasonApiTest {
             .json();
     assertThat(churchGrown(watered.get("year"))).isGreaterThan(churchGrown(dry.get("year")) + 500);
     JsonNode unwatered = undo(watered, "dry");
-    assertThat(churchGrown(unwatered.get("year"))).isCloseTo(churchGrown(dry.get("year")), within(1e-6));
+    assertThat(churchGrown(unwatered.get("year")))
+        .isCloseTo(churchGrown(dry.get("year")), within(1e-6));
     assertThat(churchGrown(undo(unwatered, "normal").get("year"))).isCloseTo(before, within(1e-6));
   }
 
