@@ -106,7 +106,9 @@ describe('the verdict', () => {
       { id: 'c', wouldNotLiveFromDay: 90 },
     ] as YearView['groups'];
     const short = verdict(year([GAP], { groups }), 'METRIC');
-    expect(short.headline).toBe('Animals would not live through this: too thin from 30 November.');
+    expect(short.headline).toBe(
+      'Hay runs out on 24 February. Animals would not live through it: too thin from 30 November.',
+    );
     expect(short.welfare).toBe(true);
     expect(short.detail).toContain('veterinarian');
     const poor = verdict(year([], { groups }), 'METRIC');

@@ -47,7 +47,7 @@ export function verdict(year: YearView, system: System): Verdict {
     };
   }
   const lost = wouldNotLive(year);
-  const said = lost ? notLive(year, lost) : begins(gap, year, system) + ends(gap, year);
+  const said = begins(gap, year, system) + (lost ? ` ${notLive(year, lost)}` : ends(gap, year));
   const more = storeGaps(year).length - 1;
   return {
     headline: said,
@@ -75,7 +75,7 @@ function wouldNotLive(year: YearView) {
 }
 
 function notLive(year: YearView, group: YearView['groups'][number]): string {
-  return `Animals would not live through this: too thin from ${longDay(year.start, group.wouldNotLiveFromDay)}.`;
+  return `Animals would not live through it: too thin from ${longDay(year.start, group.wouldNotLiveFromDay)}.`;
 }
 
 /** When it begins, and how the store stands then. */
@@ -156,6 +156,8 @@ export function causes(gap: Gap, farm: Farm, year: YearView, system: System): st
         return 'Nothing is put by.';
       case 'DORMANT':
         return `Grass is dormant on ${figure(c.value, 'share', system)}% of the growing ground.`;
+      case 'SNOW':
+        return `Snow lies too deep to graze on ${figure(c.value, 'share', system)}% of the days.`;
       case 'SLUMP':
         return `Growth is under half its best on ${figure(c.value, 'share', system)}% of the growing ground.`;
       case 'SHUT':

@@ -92,7 +92,16 @@ class ArchitectureTest {
                   "weather")),
           Map.entry(
               "gap",
-              Set.of("day", "resolved", "balance", "plan", "land", "caution", "calendar", "herd")),
+              Set.of(
+                  "day",
+                  "resolved",
+                  "balance",
+                  "plan",
+                  "land",
+                  "caution",
+                  "calendar",
+                  "herd",
+                  "weather")),
           Map.entry("edit", Set.of("quantity", "calendar", "land", "herd", "store", "plan")),
           Map.entry(
               "engine",

@@ -37,6 +37,7 @@ final class Offers {
   int readyCount;
 
   private int sinceFrost;
+  private boolean snowed;
 
   Offers(ResolvedPlan plan) {
     this.plan = plan;
@@ -51,12 +52,13 @@ final class Offers {
   void begin(int day) {
     offeringCount = 0;
     readyCount = 0;
+    snowed = plan.weather.snowShuts(day);
     sinceFrost = plan.weather.daysIntoFrostSeason(day);
   }
 
   void morning(int f, FieldPlan p, FieldState s, int day) {
     int at = day * plan.fields.length + f;
-    open[f] = !plan.byDay.shut[at] && !plan.byDay.held[at] && !s.sown && !frostHolds(p);
+    open[f] = !snowed && !plan.byDay.shut[at] && !plan.byDay.held[at] && !s.sown && !frostHolds(p);
     set(f, p, s);
     if (open[f] && aboveKgPerHa[f] > LEAVE_AT_KG_PER_HA) {
       offering[offeringCount++] = f;

@@ -45,6 +45,8 @@ public record Gap(
     public enum Code {
       /** Growth is under a tenth of its peak; value: share of the area. */
       DORMANT,
+      /** Snow lies too deep to graze; value: share of the gap's days. */
+      SNOW,
       /** Growth is under half of its peak; value: share of the area. */
       SLUMP,
       /** Fields are shut for stockpile. */

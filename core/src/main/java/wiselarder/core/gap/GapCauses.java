@@ -37,6 +37,7 @@ final class GapCauses {
     if (kind == Gap.Kind.STORE) {
       causes.store();
     }
+    causes.snow();
     causes.growth();
     causes.outOfUse();
     causes.standsUnused();
@@ -70,6 +71,19 @@ final class GapCauses {
       found.add(new Cause(Code.STORE_EMPTY, List.of(), emptied));
     }
   }
+
+  private void snow() {
+    int days = 0;
+    for (int d = first; d <= last; d++) {
+      days += balance.resolved().weather().snowShuts(d) ? 1 : 0;
+    }
+    double share = (double) days / (last - first + 1);
+    if (share >= SNOW_WORTH_NAMING_SHARE) {
+      found.add(new Cause(Code.SNOW, List.of(), share));
+    }
+  }
+
+  private static final double SNOW_WORTH_NAMING_SHARE = 0.1;
 
   private void growth() {
     double area = 0;

@@ -17,6 +17,9 @@ public final class WeatherYear {
   /** Snow that holds so much water lies all over. Assumption: some five centimetres of it. */
   private static final double SNOW_COVER_MM = 5;
 
+  /** Snow that holds so much water is too deep to graze through: some 30 cm. Assumption. */
+  private static final double SNOW_SHUTS_MM = 75;
+
   /** Melt by each degree of daily mean above freezing, mm. Usual degree-day range 2 to 6. */
   private static final double MELT_MM_PER_DEGREE = 3.0;
 
@@ -43,6 +46,7 @@ public final class WeatherYear {
   private final Days kind;
   private final double[] reachesSoil;
   private final boolean[] snowLies;
+  private final boolean[] snowShuts;
   private final int[] frostDays;
   private final double[] seedbed;
 
@@ -66,6 +70,7 @@ public final class WeatherYear {
     this.frostSeason = frostSeason;
     this.kind = kind;
     this.snowLies = new boolean[tmin.length];
+    this.snowShuts = new boolean[tmin.length];
     this.reachesSoil = meltedRain();
     this.seedbed = seedbed();
     this.frostDays = new int[frostSeason.length];
@@ -169,6 +174,11 @@ public final class WeatherYear {
     return snowLies[day];
   }
 
+  /** True while snow lies too deep for stock to graze through it. */
+  public boolean snowShuts(int day) {
+    return snowShuts[day];
+  }
+
   /** True from the first to the last killing frost of each winter. */
   public boolean frostSeason(int day) {
     return frostSeason[day];
@@ -209,6 +219,7 @@ public final class WeatherYear {
         in[d] = rain[d] + melt;
       }
       snowLies[d] = snow >= SNOW_COVER_MM;
+      snowShuts[d] = snow >= SNOW_SHUTS_MM;
     }
     return in;
   }

@@ -100,6 +100,17 @@ class GapCausesTest {
   }
 
   @Test
+  void nobodyGrazesUnderDeepSnow() {
+    Farms farm = new Farms().eaters("herd", 5, 10).field("f", 40, 20, 4000);
+    farm.climate = "cold_continental_north";
+    farm.graze("herd", null, null, "f");
+    assertThat(cause(farm, Gap.Kind.STORE, Code.SNOW))
+        .hasValueSatisfying(c -> assertThat(c.value()).isGreaterThan(0.5));
+    farm.climate = "maritime_temperate_north";
+    assertThat(cause(farm, Gap.Kind.STORE, Code.SNOW)).isEmpty();
+  }
+
+  @Test
   void grassBehindTheStoreIsNamed() {
     Farms farm =
         new Farms()
