@@ -44,16 +44,18 @@ public record BodyEnergy(double gainKg, double milkShare) {
       double mjPerKg,
       double thin,
       double targetKg) {
+    // a class that usually milks off its back stops doing so as it gets thin
+    double aimKg = targetKg < 0 ? targetKg * (1 - thin) : targetKg;
     double now = upkeepMj * Math.pow(weightKg / usualKg, 0.75);
     double made = Math.max(0, needMj - extraMj - upkeepMj);
     double over = eatenMj - now - extraMj - made;
     if (over >= 0) {
-      return new BodyEnergy(targetKg + Energy.gainKg(kind, weightKg, over, mjPerKg), 1);
+      return new BodyEnergy(aimKg + Energy.gainKg(kind, weightKg, over, mjPerKg), 1);
     }
     double milk = Math.max(0, needMj - extraMj - MILK_BEYOND_UPKEEP * upkeepMj);
     double bears = MILK_BEARS_FIRST + (1 - MILK_BEARS_FIRST) * Math.max(0, Math.min(1, thin));
     double less = Math.min(milk, -over * bears);
-    double gain = targetKg + Energy.gainKg(kind, weightKg, over + less, mjPerKg);
+    double gain = aimKg + Energy.gainKg(kind, weightKg, over + less, mjPerKg);
     return new BodyEnergy(gain, milk <= 0 ? 1 : 1 - less / milk);
   }
 }
