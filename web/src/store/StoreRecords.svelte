@@ -42,7 +42,9 @@
     const many = { lotId: lot.id, units: Math.round(units), note: '' };
     const fact: Fact =
       kind === 'LOT_FED' ? { kind, ...many, groupId: groupId || null } : { kind, ...many };
-    if (await open.write([{ on: date, fact }])) units = null;
+    const said = units;
+    // what is typed on while the answer comes stays
+    if ((await open.write([{ on: date, fact }])) && units === said) units = null;
   }
 </script>
 
