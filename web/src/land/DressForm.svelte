@@ -126,7 +126,7 @@
         }}
       />
       <NumberField
-        label={`Price, ${open.view!.farm.currency} per kg`}
+        label={`Price, ${open.view!.farm.currency}`}
         name="dressing.pricePerKg"
         placeholder="not said"
         value={price}

@@ -59,12 +59,16 @@
   });
 
   const chosen = $derived(crops.find((c) => c.id === crop)!);
+  /** Sown a little late is better than in a year's time, at the plan's end. */
+  const LITTLE_LATE_DAYS = 28;
   /** The crop's usual day of sowing here, the first one in the plan. */
   const usual = $derived.by(() => {
     const doy = chosen.usualSowingDoy[view.farm.climateId];
     const year = Number(view.plan.year.start.slice(0, 4));
     const first = isoOf(`${year}-01-01`, doy - 1);
-    return dayOf(view.plan.year.start, first) >= 0 ? first : isoOf(`${year + 1}-01-01`, doy - 1);
+    const day = dayOf(view.plan.year.start, first);
+    if (day < 0 && day >= -LITTLE_LATE_DAYS) return view.plan.year.start;
+    return day >= 0 ? first : isoOf(`${year + 1}-01-01`, doy - 1);
   });
   const tried = $derived(open.trial?.sowings.find((s) => s.sowingId === draftId));
   let draftId = $state('');

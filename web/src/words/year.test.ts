@@ -107,7 +107,7 @@ describe('the verdict', () => {
     ] as YearView['groups'];
     const short = verdict(year([GAP], { groups }), 'METRIC');
     expect(short.headline).toBe(
-      'Hay runs out on 24 February. Animals would not live through it: too thin from 30 November.',
+      'Hay runs out on 24 February. Animals would not live through this plan: too thin from 30 November.',
     );
     expect(short.welfare).toBe(true);
     expect(short.detail).toContain('veterinarian');

@@ -75,7 +75,7 @@ function wouldNotLive(year: YearView) {
 }
 
 function notLive(year: YearView, group: YearView['groups'][number]): string {
-  return `Animals would not live through it: too thin from ${longDay(year.start, group.wouldNotLiveFromDay)}.`;
+  return `Animals would not live through this plan: too thin from ${longDay(year.start, group.wouldNotLiveFromDay)}.`;
 }
 
 /** When it begins, and how the store stands then. */
