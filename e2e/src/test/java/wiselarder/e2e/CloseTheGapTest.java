@@ -81,7 +81,7 @@ class CloseTheGapTest {
     assertThat(verdict()).hasText(LASTS);
     assertThat(page.getByTestId("compare")).containsText("0.0 tons");
     button("Put it in the plan").click();
-    assertThat(page.getByTestId("planned")).containsText("round bales of 860 lb, there on 1 Sep");
+    assertThat(page.getByTestId("planned")).containsText("round bales of 860 lb, there on 9 Feb");
     assertThat(verdict()).hasText(LASTS);
 
     comeBackAfterARestart();
