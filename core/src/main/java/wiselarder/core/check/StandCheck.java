@@ -11,6 +11,7 @@ import wiselarder.core.forage.QualityTable.Values;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Season;
 import wiselarder.core.weather.Climate;
+import wiselarder.core.weather.WeatherYear;
 
 /**
  * A perennial stand in a climate against the tables: what the normal year and the mean of simulated
@@ -102,7 +103,7 @@ public record StandCheck(
         typed,
         grown(normal) / Grounds.AREA_HA / typed,
         mean / grown(normal),
-        months(normal, curve.monthlyKgPerHaDay()) / typed,
+        months(normal, f, curve.monthlyKgPerHaDay()) / typed,
         stockpile[0],
         stockpile[1]);
   }
@@ -115,11 +116,14 @@ public record StandCheck(
     return sum;
   }
 
-  private static double months(YearBalance b, List<Double> rates) {
+  /** What is reckoned on days on which frost stops the stand is not grown. */
+  private static double months(YearBalance b, Forage f, List<Double> rates) {
     double[] sums = new double[12];
     for (int d = 0; d < b.days(); d++) {
       int month = b.year().date(d).getMonthValue() - 1;
-      sums[month] += b.resolved().statedGrowth(0, d) - rates.get(month);
+      WeatherYear w = b.resolved().weather();
+      boolean stopped = f.frostStops(w.frostSeason(d), w.tminC(d));
+      sums[month] += (stopped ? 0 : b.resolved().statedGrowth(0, d)) - rates.get(month);
     }
     double off = 0;
     for (double s : sums) {

@@ -22,7 +22,7 @@ public final class Maturity {
   /** After so many days without growth, what comes next is new growth. Assumption. */
   public static final int WINTERED_AFTER_DAYS = 30;
 
-  /** Of the dry matter that grows, as much again takes the place of old leaf and stubble. */
+  /** Beside what grows, so much of it again takes the place of old leaf and stubble. */
   public static final double RENEWED = 0.5;
 
   /** Once this much of the stems was taken, cool-season grass makes leaf for the rest of a year. */

@@ -35,7 +35,7 @@ public final class UsualYears {
   /** A stand at this share of its best growth covers the ground as in the reference use. */
   private static final double ACTIVE_AT = 0.25;
 
-  /** So much warmer a rate may come on the days that frost leaves of a month. */
+  /** So many times its rate a month may grow on the days that frost leaves of it. */
   private static final double CROWDED_AT_MOST = 2.5;
 
   private static final int MOST_KEPT = 2000;
