@@ -117,7 +117,7 @@ public final class YearBalance {
     ResolvedPlan.FieldPlan f = resolved.fields[field];
     return Math.max(0, coverKgPerHa(field, day) - f.base().residual)
         * f.areaHa
-        * f.base().utilization;
+        * resolved.pieces.utilization(field, 0, false);
   }
 
   /** Residual that holds on a field, kg DM/ha. */

@@ -34,7 +34,7 @@ final class Grounds {
     AnimalGroup herd =
         new AnimalGroup(
             "h", "Herd", "beef/bull", head, 800, 0, KG_A_DAY, null, 1, 0, null, null, null, null);
-    FeedStep step = new FeedStep("g", "h", FeedStep.Kind.GRAZE, List.of(), null, null, null);
+    FeedStep step = new FeedStep("g", "h", FeedStep.Kind.GRAZE, List.of(), null, null);
     return farm(climateId, year, forageId, coverKgPerHa, List.of(herd), List.of(step), List.of());
   }
 

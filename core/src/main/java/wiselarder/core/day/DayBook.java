@@ -56,7 +56,7 @@ public final class DayBook {
   /** By day: all that stands on the farm, kg DM at the end of the day. */
   public final double[] standingKg;
 
-  /** True where single fields are not kept: their figures are of the last day only. */
+  /** True where single fields are not kept: their figures say nothing. */
   public final boolean lean;
 
   /** By field and day: how ripe what stands is, 0 leafy to 1 ripe, by mass of its stands. */

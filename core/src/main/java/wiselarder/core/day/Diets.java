@@ -1,6 +1,6 @@
 package wiselarder.core.day;
 
-import wiselarder.core.day.FieldState.StandState;
+import wiselarder.core.day.CellState.StandState;
 import wiselarder.core.forage.QualityTable;
 import wiselarder.core.forage.QualityTable.Values;
 import wiselarder.core.herd.Appetite;

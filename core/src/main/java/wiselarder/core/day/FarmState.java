@@ -14,7 +14,9 @@ final class FarmState {
   /** A day so long ago that whatever happened on it counts as always. */
   static final int LONG_AGO = -10_000;
 
-  final FieldState[] fields;
+  /** The pieces of the fields, field by field. */
+  final CellState[] cells;
+
   final LotState[] lots;
 
   /** By group: running means of TDN and fibre of its feed, percent of DM; 0 before the first. */
@@ -27,21 +29,28 @@ final class FarmState {
 
   final int[] learnedLast;
 
-  /** Field each group's step stands on, -1 for none; by group, then step. */
+  /** Piece each group's step stands on, -1 for none; by group, then step. */
   final int[][] standingOn;
 
-  /** Field it goes to beside that one, where no more of what it learns is allowed. */
+  /** Piece it goes to beside that one, where no more of what it learns is allowed. */
   final int[][] besideOn;
 
-  /** By group and pass: true while it is being made. */
-  final boolean[][] passing;
+  /** Day on which it came to the piece it stands on; and what that offered then, kg DM/ha. */
+  final int[][] cameOn;
+
+  /** By group, pass and piece of the field: true while it is being made. */
+  final boolean[][][] passing;
 
   final Totals totals;
 
   /** The state in the morning of the plan's first day, before anything has come in. */
   FarmState(ResolvedPlan plan) {
     int groups = plan.groups.length;
-    fields = Arrays.stream(plan.fields).map(FieldState::new).toArray(FieldState[]::new);
+    cells = new CellState[plan.pieces.count()];
+    for (int c = 0; c < cells.length; c++) {
+      int f = plan.pieces.field(c);
+      cells[c] = new CellState(plan.fields[f], f, plan.pieces.of(f));
+    }
     lots = Arrays.stream(plan.lots).map(l -> new LotState()).toArray(LotState[]::new);
     meanTdn = new double[groups];
     meanFibre = new double[groups];
@@ -49,12 +58,17 @@ final class FarmState {
     learnedLast = new int[learnedFirst.length];
     standingOn = new int[groups][];
     besideOn = new int[groups][];
-    passing = new boolean[groups][];
+    cameOn = new int[groups][];
+    passing = new boolean[groups][][];
     for (int g = 0; g < groups; g++) {
       standingOn[g] = new int[plan.groups[g].steps.length];
       Arrays.fill(standingOn[g], -1);
       besideOn[g] = standingOn[g].clone();
-      passing[g] = new boolean[plan.groups[g].passes.length];
+      cameOn[g] = new int[standingOn[g].length];
+      passing[g] = new boolean[plan.groups[g].passes.length][];
+      for (int n = 0; n < passing[g].length; n++) {
+        passing[g][n] = new boolean[plan.pieces.of(plan.groups[g].passes[n].field)];
+      }
     }
     totals = new Totals(plan);
     used(plan);
@@ -75,7 +89,7 @@ final class FarmState {
   }
 
   private FarmState(FarmState of) {
-    fields = Arrays.stream(of.fields).map(FieldState::copy).toArray(FieldState[]::new);
+    cells = Arrays.stream(of.cells).map(CellState::copy).toArray(CellState[]::new);
     lots = Arrays.stream(of.lots).map(LotState::copy).toArray(LotState[]::new);
     meanTdn = of.meanTdn.clone();
     meanFibre = of.meanFibre.clone();
@@ -83,7 +97,11 @@ final class FarmState {
     learnedLast = of.learnedLast.clone();
     standingOn = Arrays.stream(of.standingOn).map(int[]::clone).toArray(int[][]::new);
     besideOn = Arrays.stream(of.besideOn).map(int[]::clone).toArray(int[][]::new);
-    passing = Arrays.stream(of.passing).map(boolean[]::clone).toArray(boolean[][]::new);
+    cameOn = Arrays.stream(of.cameOn).map(int[]::clone).toArray(int[][]::new);
+    passing =
+        Arrays.stream(of.passing)
+            .map(p -> Arrays.stream(p).map(boolean[]::clone).toArray(boolean[][]::new))
+            .toArray(boolean[][][]::new);
     totals = of.totals.copy();
   }
 

@@ -1,6 +1,6 @@
 package wiselarder.core.day;
 
-import wiselarder.core.day.FieldState.StandState;
+import wiselarder.core.day.CellState.StandState;
 import wiselarder.core.forage.CropRules;
 import wiselarder.core.forage.Maturity;
 import wiselarder.core.forage.NitrogenRules;
@@ -22,7 +22,8 @@ final class Growing {
   private final ResolvedPlan plan;
   private final DayBook out;
   private final Totals totals;
-  private final FieldState[] fields;
+  private final CellState[] cells;
+  private final int fieldCount;
   private final Offers offers;
   private final int kinds;
   private final boolean follows;
@@ -46,7 +47,8 @@ final class Growing {
     this.plan = plan;
     this.out = out;
     this.totals = state.totals;
-    this.fields = state.fields;
+    this.cells = state.cells;
+    this.fieldCount = plan.fields.length;
     this.offers = offers;
     this.kinds = plan.kinds.length;
     this.follows = !out.lean || plan.followsWorth;
@@ -70,28 +72,33 @@ final class Growing {
     look(day);
     int[] events = plan.byDay.events[day];
     for (int e = 0; events != null && e < events.length; e++) {
-      comeAndGo(plan.fields[events[e]], fields[events[e]], day);
+      FieldPlan p = plan.fields[events[e]];
+      int first = plan.pieces.first(events[e]);
+      for (int c = 0; c < plan.pieces.of(events[e]); c++) {
+        comeAndGo(p, cells[first + c], day);
+      }
     }
-    for (int f = 0; f < fields.length; f++) {
-      FieldPlan p = plan.fields[f];
-      FieldState s = fields[f];
+    for (int c = 0; c < cells.length; c++) {
+      CellState s = cells[c];
+      FieldPlan p = plan.fields[s.field];
       if (p.alone) {
-        growAlone(f, p, s, day);
+        growAlone(p, s, day);
       } else {
         tend(p, s, day);
-        grow(f, p, s, day);
-        water(f, p, s, day);
+        grow(p, s, day);
+        water(p, s, day);
       }
-      offers.morning(f, p, s, day);
+      s.grazedThisSeason &= s.base.grows || s.stands.length > 1;
+      offers.morning(c, p, s, day);
     }
   }
 
   /** A stand alone, with nothing put on it: most fields of most farms. */
-  private void growAlone(int f, FieldPlan p, FieldState s, int day) {
+  private void growAlone(FieldPlan p, CellState s, int day) {
     StandPlan sp = p.base;
     StandState stand = s.base;
     double[] days = plan.byDay.base;
-    int at = (day * fields.length + f) * FieldDays.FIGURES;
+    int at = (day * fieldCount + s.field) * FieldDays.FIGURES;
     double wet = SoilWater.growthShare(s.waterMm, p.capacityMm, sp.droughtHold);
     double index = plan.index[day * kinds + sp.kind] * wet;
     double rate = rate(days, at, index);
@@ -104,8 +111,8 @@ final class Growing {
               * SwardRules.leafShare(sp.extinction, sp.referenceLight, stand.green)
               * SwardRules.crowdingShare(stand.mass(), sp.entry, sp.ceiling);
       stand.grow(kgPerHa, followed(sp));
-      double kg = kgPerHa * p.areaHa;
-      out.grown[out.row(day) + f] = kg;
+      double kg = kgPerHa * s.areaHa;
+      out.grown[out.row(day) + s.field] += kg;
       totals.grownKg += kg;
     }
     double cover = stand.gone ? 0 : days[at + FieldDays.COVER];
@@ -144,37 +151,44 @@ final class Growing {
 
   /** What is green dies, what is dead weathers, and the day is recorded. */
   void evening(int day) {
-    for (int f = 0; f < fields.length; f++) {
-      FieldPlan p = plan.fields[f];
-      FieldState s = fields[f];
+    for (CellState s : cells) {
+      FieldPlan p = plan.fields[s.field];
       if (p.alone) {
-        eveningAlone(f, p, s, day);
+        eveningAlone(p, s, day);
       } else {
-        wither(f, p, s, day);
-        record(f, p, s, day);
+        wither(p, s, day);
+        record(p, s, day);
       }
     }
   }
 
-  private void eveningAlone(int f, FieldPlan p, FieldState s, int day) {
+  private void eveningAlone(FieldPlan p, CellState s, int day) {
     StandState stand = s.base;
-    double lost = stand.there ? wither(p.base, stand, day) * p.areaHa : 0;
+    double lost = stand.there ? wither(p.base, stand, day) * s.areaHa : 0;
     totals.weatheredKg += lost;
     if (s.stock > 0) {
       s.stock = Math.min(s.stock, stand.above(p.base));
     }
     double mass = stand.there ? stand.green + stand.dead : 0;
-    out.standingKg[day] += mass * p.areaHa;
+    out.standingKg[day] += mass * s.areaHa;
     if (out.lean) {
       return;
     }
-    int at = day * fields.length + f;
-    out.water[at] = s.waterMm;
-    out.weathered[at] = lost;
-    out.cover[at] = mass;
-    out.green[at] = stand.green;
-    out.ripeness[at] = ripeness(p.base, stand);
-    worth(f, day, p.base, stand);
+    int at = day * fieldCount + s.field;
+    double part = s.partOfField;
+    out.water[at] += part * s.waterMm;
+    out.weathered[at] += lost;
+    out.cover[at] += part * mass;
+    out.green[at] += part * stand.green;
+    ripe(at, part * mass, ripeness(p.base, stand));
+    worth(s, day, p.base, stand);
+  }
+
+  /** Adds to how ripe a field is, by the mass of what stands on its pieces. */
+  private void ripe(int at, double kgPerHa, double ripeness) {
+    if (kgPerHa > 0) {
+      out.ripeness[at] += kgPerHa / out.cover[at] * (ripeness - out.ripeness[at]);
+    }
   }
 
   /** How ripe the green is that stands above the stubble, the young top of it first. */
@@ -187,21 +201,21 @@ final class Growing {
             + (1 - young) * s.oldWorth[QualityTable.Values.RIPENESS];
   }
 
-  private void comeAndGo(FieldPlan p, FieldState s, int day) {
+  private void comeAndGo(FieldPlan p, CellState s, int day) {
     StandState base = s.stands[0];
     if (!base.there && !base.gone && day >= p.base().arrives && day < p.base().leaves) {
       base.there = true;
       base.green = p.openingGreen;
       base.dead = p.openingDead;
       opening(p.base(), base, day);
-      double kg = base.mass() * p.areaHa;
+      double kg = base.mass() * s.areaHa;
       if (day == 0) {
         totals.openingKg += kg;
       } else {
         totals.arrivedKg += kg;
       }
     } else if (base.there && day >= p.base().leaves) {
-      totals.leftBehindKg += base.clear() * p.areaHa;
+      totals.leftBehindKg += base.clear() * s.areaHa;
       base.there = false;
       s.stock = 0;
     }
@@ -231,31 +245,33 @@ final class Growing {
   private static final double OPENING_MATURITY = 0.25;
   private static final double OPENING_DEAD_DAYS = 60;
 
-  private void record(int f, FieldPlan p, FieldState s, int day) {
+  private void record(FieldPlan p, CellState s, int day) {
     double green = 0;
     double mass = 0;
     double ripe = 0;
+    double part = s.partOfField;
     for (int i = 0; i < s.stands.length; i++) {
       green += s.stands[i].green;
       mass += s.stands[i].mass();
       ripe += s.stands[i].mass() * ripeness(p.stands[i], s.stands[i]);
-      worth(f, day, p.stands[i], s.stands[i]);
+      worth(s, day, p.stands[i], s.stands[i]);
       if (i > 0) {
-        out.sownCover[p.stands[i].crop.number * plan.days + day] = s.stands[i].mass();
+        int sown = p.stands[i].crop.number * plan.days + day;
+        out.sownCover[sown] += part * s.stands[i].mass();
       }
     }
-    int at = out.row(day) + f;
-    out.cover[at] = mass;
-    out.standingKg[day] += mass * p.areaHa;
-    out.green[at] = green;
-    out.ripeness[at] = mass <= 0 ? 0 : ripe / mass;
-    out.water[at] = s.waterMm;
+    int at = out.row(day) + s.field;
+    out.cover[at] += part * mass;
+    out.standingKg[day] += mass * s.areaHa;
+    out.green[at] += part * green;
+    ripe(at, part * mass, mass <= 0 ? 0 : ripe / mass);
+    out.water[at] += part * s.waterMm;
   }
 
   /**
    * Notes what a stand is worth, all of it and what a mower would take: kg of nutrient a hectare.
    */
-  private void worth(int f, int day, StandPlan sp, StandState stand) {
+  private void worth(CellState s, int day, StandPlan sp, StandState stand) {
     double mass = stand.mass();
     if (out.lean || plan.worth[sp.kind] == null || mass <= 0) {
       return;
@@ -264,19 +280,20 @@ final class Growing {
     double green = stand.green / mass;
     double young = stand.youngShareOf(cut, 1);
     int at = day * DayBook.STANDING;
+    double percent = 0.01 * s.partOfField;
     for (int n = 0; n < DayBook.STANDING; n++) {
-      out.standing[f][at + n] += mass * stand.meanOf(n) * 0.01;
-      out.mown[f][at + n] +=
+      out.standing[s.field][at + n] += mass * stand.meanOf(n) * percent;
+      out.mown[s.field][at + n] +=
           cut
-              * 0.01
+              * percent
               * (green * (young * stand.youngWorth[n] + (1 - young) * stand.oldWorth[n])
                   + (1 - green) * stand.deadWorth[n]);
     }
-    out.mownKg[f][day] += cut;
+    out.mownKg[s.field][day] += s.partOfField * cut;
   }
 
   /** Sowings: ground prepared, seed in the ground, emergence, ready, ended. */
-  private void tend(FieldPlan p, FieldState s, int day) {
+  private void tend(FieldPlan p, CellState s, int day) {
     if (p.nitrogen != null) {
       s.nitrogen += p.nitrogen[day];
     }
@@ -296,18 +313,18 @@ final class Growing {
   }
 
   /** Preparing for a crop sets back or clears whatever stood there before it. */
-  private void prepare(FieldPlan p, FieldState s, int sowing) {
+  private void prepare(FieldPlan p, CellState s, int sowing) {
     CropPlan c = p.stands[sowing].crop;
     for (int i = 0; i < sowing; i++) {
       if (s.stands[i].there) {
         double lost = s.stands[i].prepare(c.stated.preparation(), p.stands[i], c.sowDay);
-        totals.leftBehindKg += lost * p.areaHa;
+        totals.leftBehindKg += lost * s.areaHa;
       }
     }
     s.stock = 0;
   }
 
-  private void develop(FieldPlan p, FieldState s, int i, int day) {
+  private void develop(FieldPlan p, CellState s, int i, int day) {
     StandPlan sp = p.stands[i];
     CropPlan c = sp.crop;
     StandState crop = s.stands[i];
@@ -321,9 +338,9 @@ final class Growing {
         crop.there = true;
         crop.emergedDay = day;
         crop.grow(c.emergedKg, followed(sp));
-        out.grown[out.row(day) + c.field] += c.emergedKg * p.areaHa;
-        totals.grownKg += c.emergedKg * p.areaHa;
-        totals.sownGrown[c.number] += c.emergedKg;
+        out.grown[out.row(day) + c.field] += c.emergedKg * s.areaHa;
+        totals.grownKg += c.emergedKg * s.areaHa;
+        totals.sownGrown[c.number] += c.emergedKg * s.partOfField;
       } else if (day - c.sowDay >= CropRules.FAILS_AFTER_DAYS) {
         crop.failed = true;
         crop.endedDay = day;
@@ -361,9 +378,9 @@ final class Growing {
     return day >= c.usualEmergence && crop.rainMm >= c.usualRainMm;
   }
 
-  private void grow(int f, FieldPlan p, FieldState s, int day) {
+  private void grow(FieldPlan p, CellState s, int day) {
     for (int i = 0; i < s.stands.length; i++) {
-      s.stands[i].rate = rate(f, p, s, i, day);
+      s.stands[i].rate = rate(p, s, i, day);
       rest(p.stands[i], s.stands[i]);
     }
     shadow(p, s);
@@ -384,16 +401,16 @@ final class Growing {
         kgPerHa += extra;
       }
       stand.grow(kgPerHa, followed(sp));
-      out.grown[out.row(day) + f] += kgPerHa * p.areaHa;
-      totals.grownKg += kgPerHa * p.areaHa;
+      out.grown[out.row(day) + s.field] += kgPerHa * s.areaHa;
+      totals.grownKg += kgPerHa * s.areaHa;
       if (sp.crop != null) {
-        totals.sownGrown[sp.crop.number] += kgPerHa;
+        totals.sownGrown[sp.crop.number] += kgPerHa * s.partOfField;
       }
     }
   }
 
   /** Growth that today's weather allows at full leaf, kg DM/ha. */
-  private double rate(int f, FieldPlan p, FieldState s, int i, int day) {
+  private double rate(FieldPlan p, CellState s, int i, int day) {
     StandPlan sp = p.stands[i];
     double wet = SoilWater.growthShare(s.waterMm, p.capacityMm, sp.droughtHold);
     double index = plan.index[day * kinds + sp.kind] * wet;
@@ -403,7 +420,7 @@ final class Growing {
           : 0;
     }
     double[] days = plan.byDay.base;
-    int at = (day * fields.length + f) * FieldDays.FIGURES;
+    int at = (day * fieldCount + s.field) * FieldDays.FIGURES;
     double rate = rate(days, at, index);
     return day < s.stands[0].setBackUntil ? rate * s.stands[0].setBackTo : rate;
   }
@@ -412,7 +429,7 @@ final class Growing {
    * What all leaves together catch, for each unit of extinction times mass. A sleeping sod shades
    * by what stands dead above its stubble only.
    */
-  private static void shadow(FieldPlan p, FieldState s) {
+  private static void shadow(FieldPlan p, CellState s) {
     if (s.stands.length == 1) {
       return;
     }
@@ -428,7 +445,7 @@ final class Growing {
   }
 
   /** A stand alone catches by its own leaf; where two stand, each by its share of the leaf. */
-  private static double leafShare(StandPlan sp, FieldState s, int i) {
+  private static double leafShare(StandPlan sp, CellState s, int i) {
     double green = s.stands[i].green;
     if (s.stands.length == 1) {
       return SwardRules.leafShare(sp.extinction, sp.referenceLight, green);
@@ -438,8 +455,8 @@ final class Growing {
   }
 
   /** All stands of a field drink from one bucket. */
-  private void water(int f, FieldPlan p, FieldState s, int day) {
-    int at = (day * fields.length + f) * FieldDays.FIGURES;
+  private void water(FieldPlan p, CellState s, int day) {
+    int at = (day * fieldCount + s.field) * FieldDays.FIGURES;
     double open = s.base.gone ? 1 : 1 - plan.byDay.base[at + FieldDays.COVER];
     for (int i = 1; i < s.stands.length; i++) {
       open *= Math.exp(-p.stands[i].extinction * s.stands[i].green);
@@ -448,7 +465,7 @@ final class Growing {
     s.waterMm = SoilWater.after(s.waterMm, p.capacityMm, in, et0Mm, 1 - open, p.drainsFreely);
   }
 
-  private void wither(int f, FieldPlan p, FieldState s, int day) {
+  private void wither(FieldPlan p, CellState s, int day) {
     double lost = 0;
     for (int i = 0; i < s.stands.length; i++) {
       if (s.stands[i].there) {
@@ -458,8 +475,8 @@ final class Growing {
     if (s.stock > 0) {
       s.stock = Math.min(s.stock, s.above(p));
     }
-    out.weathered[out.row(day) + f] = lost * p.areaHa;
-    totals.weatheredKg += lost * p.areaHa;
+    out.weathered[out.row(day) + s.field] += lost * s.areaHa;
+    totals.weatheredKg += lost * s.areaHa;
   }
 
   /**

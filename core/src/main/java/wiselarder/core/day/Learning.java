@@ -1,6 +1,6 @@
 package wiselarder.core.day;
 
-import wiselarder.core.day.FieldState.StandState;
+import wiselarder.core.day.CellState.StandState;
 import wiselarder.core.forage.LearningTimes;
 import wiselarder.core.resolved.ResolvedPlan;
 import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
@@ -15,7 +15,7 @@ final class Learning {
   private static final double EPSILON_KG = 1e-9;
 
   private final ResolvedPlan plan;
-  private final FieldState[] fields;
+  private final CellState[] cells;
   private final int feeds;
 
   /** By group and feed: the first day of this spell, the last one eaten, and eaten today, kg. */
@@ -30,7 +30,7 @@ final class Learning {
 
   Learning(ResolvedPlan plan, FarmState state) {
     this.plan = plan;
-    this.fields = state.fields;
+    this.cells = state.cells;
     this.feeds = plan.feeds.size();
     first = state.learnedFirst;
     last = state.learnedLast;
@@ -48,21 +48,22 @@ final class Learning {
     java.util.Arrays.fill(todayKg, g * feeds, (g + 1) * feeds, 0);
   }
 
-  /** True where a group may eat no more of what stands on a field today. */
-  boolean full(int g, int f, int day) {
-    return learned[f] && roomKg(g, f, day) <= EPSILON_KG;
+  /** True where a group may eat no more of what stands on a piece today. */
+  boolean full(int g, int c, int day) {
+    return learned[cells[c].field] && roomKg(g, c, day) <= EPSILON_KG;
   }
 
-  /** What a group may still eat on a field today, kg DM; endless where nothing must be learned. */
-  double roomKg(int g, int f, int day) {
-    if (!learned[f]) {
+  /** What a group may still eat on a piece today, kg DM; endless where nothing must be learned. */
+  double roomKg(int g, int c, int day) {
+    CellState cell = cells[c];
+    if (!learned[cell.field]) {
       return Double.POSITIVE_INFINITY;
     }
-    FieldPlan p = plan.fields[f];
-    double above = fields[f].above(p);
+    FieldPlan p = plan.fields[cell.field];
+    double above = cell.above(p);
     double room = Double.POSITIVE_INFINITY;
     for (int i = 0; i < p.stands.length; i++) {
-      StandState stand = fields[f].stands[i];
+      StandState stand = cell.stands[i];
       StandPlan sp = p.stands[i];
       double part = sp.feed < 0 || !stand.there ? 0 : stand.above(sp) / above;
       if (part > 0) {

@@ -1,16 +1,17 @@
 package wiselarder.core.day;
 
-import wiselarder.core.day.FieldState.StandState;
+import wiselarder.core.day.CellState.StandState;
 import wiselarder.core.resolved.ResolvedPlan;
 import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
 import wiselarder.core.resolved.ResolvedPlan.StandPlan;
 
 /**
- * What each field offers today. Groups look through all fields several times a day, so this lies
- * side by side; it is worked out once in the morning, and anew for a field that was cut or grazed.
+ * What each piece of each field offers today. Groups look through all of them several times a day,
+ * so this lies side by side; it is worked out once in the morning, and anew for a piece that was
+ * cut or grazed.
  */
 final class Offers {
-  /** A field with less than this to offer is left, kg DM/ha. */
+  /** A piece with less than this to offer is left, kg DM/ha. */
   static final double LEAVE_AT_KG_PER_HA = 1.0;
 
   private final ResolvedPlan plan;
@@ -26,12 +27,12 @@ final class Offers {
    */
   final double[] aheadKgPerHa;
 
-  /** The fields that offered something in the morning, in the farm's order. */
+  /** The pieces that offered something in the morning, in the farm's order. */
   final int[] offering;
 
   int offeringCount;
 
-  /** Those of them that were past their turn-in cover; none comes to it during the day. */
+  /** Those of them that were past their turn-in cover and had their rest; none more by day. */
   final int[] ready;
 
   int readyCount;
@@ -41,7 +42,7 @@ final class Offers {
 
   Offers(ResolvedPlan plan) {
     this.plan = plan;
-    int count = plan.fields.length;
+    int count = plan.pieces.count();
     open = new boolean[count];
     aboveKgPerHa = new double[count];
     aheadKgPerHa = new double[count];
@@ -56,31 +57,45 @@ final class Offers {
     sinceFrost = plan.weather.daysIntoFrostSeason(day);
   }
 
-  void morning(int f, FieldPlan p, FieldState s, int day) {
-    int at = day * plan.fields.length + f;
-    open[f] = !snowed && !plan.byDay.shut[at] && !plan.byDay.held[at] && !s.sown && !frostHolds(p);
-    set(f, p, s);
-    if (open[f] && aboveKgPerHa[f] > LEAVE_AT_KG_PER_HA) {
-      offering[offeringCount++] = f;
-      if (aheadKgPerHa[f] >= 0) {
-        ready[readyCount++] = f;
+  void morning(int c, FieldPlan p, CellState s, int day) {
+    int at = day * plan.fields.length + s.field;
+    open[c] = !snowed && !plan.byDay.shut[at] && !plan.byDay.held[at] && !s.sown && !frostHolds(p);
+    set(c, p, s);
+    if (open[c] && aboveKgPerHa[c] > LEAVE_AT_KG_PER_HA) {
+      offering[offeringCount++] = c;
+      if (aheadKgPerHa[c] >= 0 && day - s.grazedDay >= p.returnDays[day]) {
+        ready[readyCount++] = c;
       }
     }
   }
 
-  void set(int f, FieldPlan p, FieldState s) {
+  void set(int c, FieldPlan p, CellState s) {
     StandState base = s.base;
     if (p.alone) {
-      aboveKgPerHa[f] = base.there ? base.above(p.base) : 0;
+      aboveKgPerHa[c] = base.there ? base.above(p.base) : 0;
       boolean safe = p.base.safe <= 0 || !below(p.base, base);
-      aheadKgPerHa[f] =
+      aheadKgPerHa[c] =
           !safe
               ? Double.NEGATIVE_INFINITY
-              : base.there ? base.mass() - p.base.turnIn : -Double.MAX_VALUE;
+              : base.there ? base.mass() - turnIn(p.base, s) : -Double.MAX_VALUE;
       return;
     }
-    aboveKgPerHa[f] = s.above(p);
-    aheadKgPerHa[f] = safe(p, s) ? ahead(p, s) : Double.NEGATIVE_INFINITY;
+    aboveKgPerHa[c] = s.above(p);
+    aheadKgPerHa[c] = safe(p, s) ? ahead(p, s) : Double.NEGATIVE_INFINITY;
+  }
+
+  private static double turnIn(StandPlan p, CellState s) {
+    return s.grazedThisSeason ? p.turnInAgain : p.turnIn;
+  }
+
+  /** True where stock might have come in this morning. */
+  boolean isReady(int c) {
+    for (int i = 0; i < readyCount; i++) {
+      if (ready[i] == c) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** A killing frost shuts a stand of sorghum for its hold, whenever it comes in this season. */
@@ -89,7 +104,7 @@ final class Offers {
   }
 
   /** False while a growing stand is below the height at which it is safe to come in. */
-  static boolean safe(FieldPlan p, FieldState s) {
+  static boolean safe(FieldPlan p, CellState s) {
     for (int i = 0; i < s.stands.length; i++) {
       if (p.stands[i].safe > 0 && below(p.stands[i], s.stands[i])) {
         return false;
@@ -102,12 +117,12 @@ final class Offers {
     return s.there && s.rate > 0 && s.mass() < p.safe;
   }
 
-  /** How far a field is past the cover at which stock may come in: its furthest stand counts. */
-  private static double ahead(FieldPlan p, FieldState s) {
+  /** How far a piece is past the cover at which stock may come in: its furthest stand counts. */
+  private static double ahead(FieldPlan p, CellState s) {
     double ahead = -Double.MAX_VALUE;
     for (int i = 0; i < s.stands.length; i++) {
       if (s.stands[i].there) {
-        ahead = Math.max(ahead, s.stands[i].mass() - p.stands[i].turnIn);
+        ahead = Math.max(ahead, s.stands[i].mass() - turnIn(p.stands[i], s));
       }
     }
     return ahead;

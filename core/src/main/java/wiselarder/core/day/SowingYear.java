@@ -1,6 +1,6 @@
 package wiselarder.core.day;
 
-import wiselarder.core.day.FieldState.StandState;
+import wiselarder.core.day.CellState.StandState;
 import wiselarder.core.forage.CropRules;
 import wiselarder.core.plan.Sowing;
 import wiselarder.core.resolved.ResolvedPlan.CropPlan;
@@ -41,21 +41,29 @@ public record SowingYear(
         sowing.id(), -1, -1, -1, false, 0, 0, 0, Double.NaN, Double.NaN, Double.NaN);
   }
 
-  static SowingYear of(FieldPlan field, int stand, StandState state, DayBook out) {
+  /** Of a crop on all pieces of its field: they come up together, and may be ended apart. */
+  static SowingYear of(FieldPlan field, int stand, CellState[] pieces, DayBook out) {
     CropPlan c = field.stands[stand].crop;
+    StandState first = pieces[0].stands[stand];
+    int ready = first.readyDay;
+    int ended = first.endedDay;
+    for (CellState piece : pieces) {
+      StandState s = piece.stands[stand];
+      ready = s.readyDay < 0 ? ready : ready < 0 ? s.readyDay : Math.min(ready, s.readyDay);
+      ended = s.endedDay < 0 || ended < 0 ? -1 : Math.max(ended, s.endedDay);
+    }
     double grown = out.totals.sownGrown[c.number];
-    double share = state.waterShareAtSowing;
     return new SowingYear(
         c.stated.id(),
-        state.emergedDay,
-        state.readyDay,
-        state.endedDay,
-        state.failed,
+        first.emergedDay,
+        ready,
+        ended,
+        first.failed,
         grown,
         grown * c.lowShare,
         grown * c.highShare,
         CropRules.chanceOfFailing(c.daysLate, c.comesUpShare),
         c.daysLate,
-        share);
+        first.waterShareAtSowing);
   }
 }

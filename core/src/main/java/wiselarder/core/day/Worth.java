@@ -1,6 +1,6 @@
 package wiselarder.core.day;
 
-import wiselarder.core.day.FieldState.StandState;
+import wiselarder.core.day.CellState.StandState;
 import wiselarder.core.forage.QualityTable.Values;
 
 /** What a mixture of green and dead holds, as shares of DM; one scratch for all. */

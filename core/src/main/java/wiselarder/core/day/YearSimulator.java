@@ -1,7 +1,7 @@
 package wiselarder.core.day;
 
 import java.util.Map;
-import wiselarder.core.day.FieldState.StandState;
+import wiselarder.core.day.CellState.StandState;
 import wiselarder.core.forage.CropRules;
 import wiselarder.core.forage.QualityTable;
 import wiselarder.core.resolved.ResolvedPlan;
@@ -26,7 +26,7 @@ public final class YearSimulator {
   private final DayBook out;
   private final FarmState state;
   private final Totals totals;
-  private final FieldState[] fields;
+  private final CellState[] cells;
   private final Growing growing;
   private final Offers offers;
   private final Diets diets;
@@ -34,7 +34,7 @@ public final class YearSimulator {
   private final Learning learning;
   private final Worth worth = new Worth();
 
-  /** Of the cut being made, by nutrient: kg/ha, then percent of DM. */
+  /** Of the cut being made, by nutrient: kg, then percent of DM. */
   private final double[] cutWorth = new double[QualityTable.Values.COUNT];
 
   /** Of the group whose day it is, by step: eaten, kg DM. */
@@ -48,7 +48,7 @@ public final class YearSimulator {
     this.out = out;
     this.state = state;
     this.totals = state.totals;
-    this.fields = state.fields;
+    this.cells = state.cells;
     this.diets = new Diets(plan, out, state);
     this.stores = new Stores(plan, out, state, diets);
     this.offers = new Offers(plan);
@@ -112,39 +112,44 @@ public final class YearSimulator {
   private void cut(int day) {
     for (CutPlan c : plan.cuts) {
       if (c.day == day) {
-        cut(c, plan.fields[c.field], fields[c.field], day);
+        cut(c, day);
       }
     }
   }
 
-  private void cut(CutPlan c, FieldPlan p, FieldState s, int day) {
-    double off = 0;
+  private void cut(CutPlan c, int day) {
+    FieldPlan p = plan.fields[c.field];
+    double offKg = 0;
     double ripe = 0;
     java.util.Arrays.fill(cutWorth, 0);
-    for (int i = 0; i < s.stands.length; i++) {
-      StandPlan sp = p.stands[i];
-      double stubble = sp.forage.massAtHeightKgPerHa(sp.forage.cutHeightCm());
-      double mass = s.stands[i].mass();
-      if (s.stands[i].there && mass > stubble) {
-        off += mass - stubble;
-        addWorth(sp, s.stands[i], mass - stubble);
-        ripe += (mass - stubble) * worth.ripeness;
-        taken(sp, s.stands[i], mass - stubble, 1, day);
+    for (int cell = plan.pieces.first(c.field); cell < plan.pieces.first(c.field + 1); cell++) {
+      CellState s = cells[cell];
+      for (int i = 0; i < s.stands.length; i++) {
+        StandPlan sp = p.stands[i];
+        double off = s.stands[i].mass() - sp.forage.massAtHeightKgPerHa(sp.forage.cutHeightCm());
+        if (s.stands[i].there && off > 0) {
+          offKg += off * s.areaHa;
+          addWorth(sp, s.stands[i], off, s.areaHa);
+          ripe += off * s.areaHa * worth.ripeness;
+          taken(sp, s.stands[i], off, 1, day);
+          s.stock = 0;
+        }
       }
+      offers.set(cell, p, s);
     }
-    if (off <= 0) {
-      return;
+    if (offKg > 0) {
+      made(c, offKg, ripe / offKg, day);
     }
-    s.stock = 0;
-    offers.set(c.field, p, s);
-    double offKg = off * p.areaHa;
+  }
+
+  private void made(CutPlan c, double offKg, double ripeness, int day) {
     double madeKg = offKg * (1 - c.harvestLoss);
     out.cutOff[out.row(day) + c.field] += offKg;
     totals.harvestLossKg += offKg - madeKg;
-    totals.lotRipeness[c.lot] = ripe / off;
+    totals.lotRipeness[c.lot] = ripeness;
     int at = c.lot * QualityTable.Values.COUNT;
     for (int n = 0; n < QualityTable.Values.COUNT; n++) {
-      cutWorth[n] = 100 * cutWorth[n] / off;
+      cutWorth[n] = 100 * cutWorth[n] / offKg;
     }
     // What a way of making takes off energy it takes off protein by half, and fibre gains as much.
     cutWorth[QualityTable.Values.PROTEIN] -= c.tdnLossPoints / 2;
@@ -154,7 +159,7 @@ public final class YearSimulator {
     stores.cut(c.lot, madeKg, c.unitKg, cutWorth, day);
   }
 
-  private void addWorth(StandPlan sp, StandState stand, double kgPerHa) {
+  private void addWorth(StandPlan sp, StandState stand, double kgPerHa, double areaHa) {
     QualityTable.Values values = plan.worth[sp.kind];
     if (values == null) {
       java.util.Arrays.fill(cutWorth, Double.NaN);
@@ -162,7 +167,7 @@ public final class YearSimulator {
     }
     worth.of(stand, stand.green / stand.mass(), stand.youngShareOf(kgPerHa, 1));
     for (int n = 0; n < QualityTable.Values.COUNT; n++) {
-      cutWorth[n] += kgPerHa * worth.share[n];
+      cutWorth[n] += kgPerHa * areaHa * worth.share[n];
     }
   }
 
@@ -183,19 +188,24 @@ public final class YearSimulator {
 
   private void feed(int day) {
     for (int g = 0; g < plan.groups.length; g++) {
-      GroupPlan group = plan.groups[g];
+      StepPlan[] steps = plan.groups[g].steps;
       double need = diets.begin(g, day);
       out.need[g * plan.days + day] = need;
       learning.begin(g, need);
       stores.begin();
       java.util.Arrays.fill(stepKg, 0);
       double left = passes(g, day, need);
-      for (int step = 0; step < group.steps.length && left > EPSILON_KG; step++) {
-        left = step(g, step, day, need, left, true);
+      for (int step = 0; step < steps.length && left > EPSILON_KG; step++) {
+        if (steps[step].first) {
+          left = step(g, step, day, need, left, portionKg(g, steps[step], day, need), true);
+        }
       }
-      for (int step = 0; step < group.steps.length && left > EPSILON_KG; step++) {
-        if (group.steps[step].graze) {
-          left = step(g, step, day, need, left, false);
+      for (int step = 0; step < steps.length && left > EPSILON_KG; step++) {
+        left = step(g, step, day, need, left, mostKg(g, steps[step], day, need), true);
+      }
+      for (int step = 0; step < steps.length && left > EPSILON_KG; step++) {
+        if (steps[step].graze && steps[step].roundDays == 0) {
+          left = step(g, step, day, need, left, mostKg(g, steps[step], day, need), false);
         }
       }
       out.bare[g * plan.days + day] = left > EPSILON_KG ? left : 0;
@@ -203,10 +213,22 @@ public final class YearSimulator {
     }
   }
 
+  /** What the portion of a step comes to for the whole group, kg DM. */
+  private double portionKg(int g, StepPlan s, int day, double need) {
+    return Double.isNaN(s.kgPerHeadDay)
+        ? s.share * need
+        : s.kgPerHeadDay * plan.groups[g].year.head(day);
+  }
+
+  private double mostKg(int g, StepPlan s, int day, double need) {
+    return s.bounded ? portionKg(g, s, day, need) : need;
+  }
+
   /** One step of a group's day, to the most that it may give; what is left of the need. */
-  private double step(int g, int step, int day, double need, double left, boolean ready) {
+  private double step(
+      int g, int step, int day, double need, double left, double mostKg, boolean ready) {
     StepPlan s = plan.groups[g].steps[step];
-    double most = Math.min(left, s.mostShare * need - stepKg[step]);
+    double most = Math.min(left, mostKg - stepKg[step]);
     if (day < s.from || day >= s.to || most <= EPSILON_KG) {
       return left;
     }
@@ -220,32 +242,51 @@ public final class YearSimulator {
     double left = need;
     for (int n = 0; n < plan.groups[g].passes.length && left > EPSILON_KG; n++) {
       PassPlan pass = plan.groups[g].passes[n];
-      FieldState s = fields[pass.field];
-      boolean may =
-          day >= pass.from
-              && day < pass.to
-              && !plan.byDay.held[day * fields.length + pass.field]
-              && !s.sown
-              && !offers.frostHolds(plan.fields[pass.field])
-              && Offers.safe(plan.fields[pass.field], s)
-              && !plan.groups[g].barred[pass.field];
-      double over = may ? mass(s) - pass.leave : 0;
-      if (!state.passing[g][n] && may && mass(s) >= pass.when) {
-        state.passing[g][n] = true;
-        totals.passCount[pass.number]++;
+      int first = plan.pieces.first(pass.field);
+      boolean made = false;
+      boolean goesOn = false;
+      for (boolean on : state.passing[g][n]) {
+        goesOn |= on;
       }
-      if (state.passing[g][n]
-          && Math.min(over, offers.aboveKgPerHa[pass.field]) > Offers.LEAVE_AT_KG_PER_HA) {
-        double eaten = bite(g, pass.field, day, left, over);
+      for (int piece = 0; piece < state.passing[g][n].length; piece++) {
+        double eaten = pass(g, n, first + piece, day, left);
+        made |= state.passing[g][n][piece];
         totals.passEatenKg[pass.number] += eaten;
         left -= eaten;
       }
-      state.passing[g][n] &= may && mass(s) - pass.leave > Offers.LEAVE_AT_KG_PER_HA;
+      totals.passCount[pass.number] += made && !goesOn ? 1 : 0;
     }
     return left;
   }
 
-  private static double mass(FieldState s) {
+  /** One piece's part of a pass; what was eaten, kg DM. */
+  private double pass(int g, int n, int c, int day, double needKg) {
+    PassPlan pass = plan.groups[g].passes[n];
+    CellState s = cells[c];
+    FieldPlan p = plan.fields[s.field];
+    boolean[] passing = state.passing[g][n];
+    int piece = c - plan.pieces.first(s.field);
+    boolean may =
+        day >= pass.from
+            && day < pass.to
+            && !plan.byDay.held[day * plan.fields.length + s.field]
+            && !s.sown
+            && !offers.frostHolds(p)
+            && Offers.safe(p, s)
+            && !plan.groups[g].barred[s.field];
+    double eaten = 0;
+    double over = may ? mass(s) - pass.leave : 0;
+    passing[piece] |= may && mass(s) >= pass.when;
+    if (passing[piece]
+        && needKg > EPSILON_KG
+        && Math.min(over, offers.aboveKgPerHa[c]) > Offers.LEAVE_AT_KG_PER_HA) {
+      eaten = bite(g, c, day, needKg, over);
+    }
+    passing[piece] &= may && mass(s) - pass.leave > Offers.LEAVE_AT_KG_PER_HA;
+    return eaten;
+  }
+
+  private static double mass(CellState s) {
     double mass = 0;
     for (StandState stand : s.stands) {
       mass += stand.mass();
@@ -254,97 +295,176 @@ public final class YearSimulator {
   }
 
   /**
-   * The group stays on its field until that is down to the residual, then moves to the field
-   * furthest past its turn-in cover. Rather than go bare ({@code ready} false) it goes where
-   * anything stands above the residual.
+   * The group stays on its piece until that is down to the residual or its stay is over, then moves
+   * to the piece furthest past its turn-in cover. Rather than go bare ({@code ready} false) it goes
+   * where anything stands above the residual.
    */
   private double graze(int g, int step, int day, double need, boolean ready) {
-    double left = need;
+    StepPlan s = plan.groups[g].steps[step];
+    double left = s.roundDays == 0 ? need : Math.min(need, allowedKg(g, step, day));
+    double kept = need - left;
+    move(g, step, day, ready);
     while (left > EPSILON_KG) {
       int[] on = state.standingOn[g];
-      int f = on[step];
-      if (f >= 0 && stands(g, f) && learning.full(g, f, day)) {
+      int c = on[step];
+      if (c >= 0 && stands(g, c) && learning.full(g, c, day)) {
         on = state.besideOn[g];
-        f = on[step];
+        c = on[step];
       }
-      if (f < 0 || !offers(g, f, day)) {
-        f = furthestAhead(g, plan.groups[g].steps[step], ready, day);
-        on[step] = f;
-        if (f < 0) {
-          return left;
+      if (c < 0 || !offers(g, c, day)) {
+        c = furthestAhead(g, s, ready, day, -1);
+        on[step] = c;
+        state.cameOn[g][step] = day;
+        if (c < 0) {
+          return kept + left;
         }
       }
-      left -= bite(g, f, day, left, Double.POSITIVE_INFINITY);
+      left -= bite(g, c, day, left, Double.POSITIVE_INFINITY);
     }
-    return left;
+    return kept + left;
   }
 
-  private boolean offers(int g, int f, int day) {
-    return stands(g, f) && !learning.full(g, f, day);
+  /** Moves on before a piece is eaten down, where the stay is over and another piece is ready. */
+  private void move(int g, int step, int day, boolean ready) {
+    int c = state.standingOn[g][step];
+    if (!ready || c < 0) {
+      return;
+    }
+    StepPlan s = plan.groups[g].steps[step];
+    int stay = plan.fields[cells[c].field].stayDays[day];
+    if (stay > 0 && day - state.cameOn[g][step] >= stay) {
+      int next = furthestAhead(g, s, true, day, c);
+      if (next >= 0) {
+        state.standingOn[g][step] = next;
+        state.cameOn[g][step] = day;
+      }
+    }
   }
 
-  /** True while the group may be on a field and something stands there for it. */
-  private boolean stands(int g, int f) {
-    return offers.open[f]
-        && offers.aboveKgPerHa[f] > Offers.LEAVE_AT_KG_PER_HA
-        && !plan.groups[g].barred[f];
+  /**
+   * What a rotation held at a length gives today, kg DM: as much of what the whole round offers as
+   * a day's part of it, by the area that is ready.
+   */
+  private double allowedKg(int g, int step, int day) {
+    StepPlan s = plan.groups[g].steps[step];
+    double areaHa = 0;
+    double kg = 0;
+    double readyHa = 0;
+    for (int f : s.sources) {
+      areaHa += plan.fields[f].areaHa;
+    }
+    for (int i = 0; i < offers.readyCount; i++) {
+      int c = offers.ready[i];
+      if (s.has[cells[c].field] && stands(g, c)) {
+        readyHa += cells[c].areaHa;
+        kg += cells[c].areaHa * eatableKgPerHa(c);
+      }
+    }
+    int on = state.standingOn[g][step];
+    if (on >= 0 && stands(g, on) && !offers.isReady(on)) {
+      readyHa += cells[on].areaHa;
+      kg += cells[on].areaHa * eatableKgPerHa(on);
+    }
+    return readyHa <= 0 ? 0 : kg / readyHa * areaHa / s.roundDays;
   }
 
-  private int furthestAhead(int g, StepPlan step, boolean ready, int day) {
-    int best = -1;
-    double bestAhead = ready ? 0 : -Double.MAX_VALUE;
+  private boolean offers(int g, int c, int day) {
+    return stands(g, c) && !learning.full(g, c, day);
+  }
+
+  /** True while the group may be on a piece and something stands there for it. */
+  private boolean stands(int g, int c) {
+    return offers.open[c]
+        && offers.aboveKgPerHa[c] > Offers.LEAVE_AT_KG_PER_HA
+        && !plan.groups[g].barred[cells[c].field];
+  }
+
+  /**
+   * The piece to go to next, -1 for none: the one furthest ahead; among those that no eye can tell
+   * apart the first in the order of the step's fields.
+   */
+  private int furthestAhead(int g, StepPlan step, boolean ready, int day, int but) {
     int[] among = ready ? offers.ready : offers.offering;
     int count = ready ? offers.readyCount : offers.offeringCount;
+    double least = ready ? 0 : -Double.MAX_VALUE;
+    double most = Double.NEGATIVE_INFINITY;
     for (int i = 0; i < count; i++) {
-      int f = among[i];
-      double ahead = offers.aheadKgPerHa[f];
-      boolean further = ahead >= bestAhead && (best < 0 || ahead > bestAhead);
-      if (further && step.has[f] && offers(g, f, day)) {
-        best = f;
-        bestAhead = ahead;
+      int c = among[i];
+      double ahead = offers.aheadKgPerHa[c];
+      if (c != but && ahead >= least && ahead > most && goesTo(g, step, c, day)) {
+        most = ahead;
+      }
+    }
+    int best = -1;
+    for (int i = 0; i < count && most > Double.NEGATIVE_INFINITY; i++) {
+      int c = among[i];
+      double ahead = offers.aheadKgPerHa[c];
+      boolean alike = ahead >= least && ahead >= most - ALIKE_KG_PER_HA;
+      boolean before =
+          best < 0
+              || step.rank[cells[c].field] < step.rank[cells[best].field]
+              || (cells[c].field == cells[best].field && cells[c].grazedDay < cells[best].grazedDay);
+      if (c != but && alike && before && goesTo(g, step, c, day)) {
+        best = c;
       }
     }
     return best;
   }
 
+  private boolean goesTo(int g, StepPlan step, int c, int day) {
+    return step.has[cells[c].field] && offers(g, c, day);
+  }
+
+  /** Covers within this of each other count as one, kg DM/ha: nobody measures closer. */
+  private static final double ALIKE_KG_PER_HA = 50;
+
+  /** What would be eaten of what stands above the residual, kg DM/ha. */
+  private double eatableKgPerHa(int c) {
+    CellState s = cells[c];
+    FieldPlan p = plan.fields[s.field];
+    boolean fromStock = s.stock > Offers.LEAVE_AT_KG_PER_HA;
+    double eatable = 0;
+    for (int i = 0; i < s.stands.length; i++) {
+      double utilization = plan.pieces.utilization(s.field, i, fromStock);
+      eatable += s.stands[i].there ? s.stands[i].above(p.stands[i]) * utilization : 0;
+    }
+    return eatable;
+  }
+
   /**
-   * Eats from a field, from each stand by what it offers; eating 1 kg takes 1/utilization kg down.
+   * Eats from a piece, from each stand by what it offers; eating 1 kg takes 1/utilization kg down.
    * What was kept as stockpile is eaten first, in strips. Returns what was eaten, kg DM.
    *
    * @param mostKgPerHa no more than this is taken down
    */
-  private double bite(int g, int f, int day, double needKg, double mostKgPerHa) {
-    FieldPlan p = plan.fields[f];
-    FieldState s = fields[f];
+  private double bite(int g, int c, int day, double needKg, double mostKgPerHa) {
+    CellState s = cells[c];
+    FieldPlan p = plan.fields[s.field];
     boolean fromStock = s.stock > Offers.LEAVE_AT_KG_PER_HA;
-    double above = offers.aboveKgPerHa[f];
-    double eatable = 0;
-    for (int i = 0; i < s.stands.length; i++) {
-      StandPlan sp = p.stands[i];
-      double utilization = fromStock ? sp.stockUtilization : sp.utilization;
-      eatable += s.stands[i].there ? s.stands[i].above(sp) * utilization : 0;
-    }
-    double utilization = eatable / above;
-    double wantKg = Math.min(needKg, learning.roomKg(g, f, day));
+    double above = offers.aboveKgPerHa[c];
+    double utilization = eatableKgPerHa(c) / above;
+    double wantKg = Math.min(needKg, learning.roomKg(g, c, day));
     double most = Math.min(above, mostKgPerHa);
-    double offered = (fromStock ? Math.min(most, s.stock) : most) * p.areaHa;
+    double offered = (fromStock ? Math.min(most, s.stock) : most) * s.areaHa;
     double down = Math.min(offered, wantKg / utilization);
     double eaten = down * utilization;
-    double share = down / p.areaHa / above;
+    double share = down / s.areaHa / above;
     double standing = 0;
     for (int i = 0; i < s.stands.length; i++) {
       if (s.stands[i].there) {
         double off = share * s.stands[i].above(p.stands[i]);
-        double of = eaten * off / (down / p.areaHa);
+        double of = eaten * off / (down / s.areaHa);
         standing += fromStock || !s.stands[i].grows ? of : 0;
-        diets.grazed(g, f, day, p.stands[i], s.stands[i], of, off);
+        diets.grazed(g, s.field, day, p.stands[i], s.stands[i], of, off);
         learning.ate(g, p.stands[i], day, of);
         taken(p.stands[i], s.stands[i], off, plan.groups[g].picks, day);
       }
     }
-    s.stock = Math.max(0, s.stock - down / p.areaHa);
-    offers.set(f, p, s);
-    book(g, f, day, down, eaten, standing);
+    s.stock = Math.max(0, s.stock - down / s.areaHa);
+    s.grazedDay = day;
+    s.grazedThisSeason = true;
+    offers.set(c, p, s);
+    book(g, s.field, day, down, eaten, standing);
     return eaten;
   }
 
@@ -368,13 +488,17 @@ public final class YearSimulator {
   }
 
   private void closeAccounts() {
-    for (int f = 0; f < fields.length; f++) {
-      for (int i = 0; i < fields[f].stands.length; i++) {
-        out.closingKg += fields[f].stands[i].mass() * plan.fields[f].areaHa;
-        if (i > 0) {
-          out.sowings[plan.fields[f].stands[i].crop.number] =
-              SowingYear.of(plan.fields[f], i, fields[f].stands[i], out);
-        }
+    for (CellState s : cells) {
+      for (StandState stand : s.stands) {
+        out.closingKg += stand.mass() * s.areaHa;
+      }
+    }
+    for (int f = 0; f < plan.fields.length; f++) {
+      CellState[] pieces =
+          java.util.Arrays.copyOfRange(cells, plan.pieces.first(f), plan.pieces.first(f + 1));
+      for (int i = 1; i < plan.fields[f].stands.length; i++) {
+        out.sowings[plan.fields[f].stands[i].crop.number] =
+            SowingYear.of(plan.fields[f], i, pieces, out);
       }
     }
     out.closingKg += stores.leftKg();

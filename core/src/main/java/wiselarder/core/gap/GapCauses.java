@@ -147,7 +147,7 @@ final class GapCauses {
         if (!s.groupId().equals(group.id()) || !isOpen(s)) {
           continue;
         }
-        store |= s.kind() == FeedStep.Kind.STORE && s.mostShare() == null;
+        store |= s.kind() == FeedStep.Kind.STORE && s.portion() == null;
         if (s.kind() == FeedStep.Kind.GRAZE) {
           (store ? behind : before).addAll(fieldsOf(s));
         }

@@ -2,6 +2,7 @@ package wiselarder.core.land;
 
 import java.util.List;
 import wiselarder.core.forage.Forage;
+import wiselarder.core.forage.HeightTable;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Stated;
 
@@ -16,8 +17,11 @@ public record CoverMeasure(double coverKgPerHa, double lowKgPerHa, double highKg
   public static final Stated.Figure PER_UNIT_KG = Stated.number("plate.perUnitKg", 1, 1000);
   public static final Stated.Figure BASE_KG = Stated.number("plate.baseKg", -2000, 5000);
 
-  /** Mass at a height is known to two fifths, by the notes of the forage table. */
-  private static final double BY_HEIGHT = 0.4;
+  /** One clipped frame is known to two fifths. Assumption. */
+  private static final double BY_ONE_CLIP = 0.4;
+
+  /** Mass at a height is known to a third, by the notes of the table of heights. */
+  private static final double BY_HEIGHT_OF_A_KIND = 0.35;
 
   /** A plate is known to about 15% where its line is set for the sward. Assumption. */
   private static final double BY_PLATE = 0.15;
@@ -48,14 +52,30 @@ public record CoverMeasure(double coverKgPerHa, double lowKgPerHa, double highKg
     }
   }
 
-  /** The mean over heights, each by the forage's mass at that height. */
-  public static CoverMeasure byHeights(Forage forage, List<Double> heightsCm) {
+  /**
+   * The mean over heights, each by the forage's mass at that height in this season. It lies between
+   * what a thinner and what a denser stand would hold.
+   */
+  public static CoverMeasure byHeights(
+      HeightTable table,
+      Forage forage,
+      HeightTable.Season season,
+      HeightTable.Density density,
+      List<Double> heightsCm) {
     Check.range("heightsCm", heightsCm.size(), 1, MOST_READINGS);
-    double sum = 0;
+    double[] sums = new double[HeightTable.Density.values().length];
     for (double h : heightsCm) {
-      sum += forage.massAtHeightKgPerHa(HEIGHT_CM.check(h));
+      HEIGHT_CM.check(h);
+      for (HeightTable.Density d : HeightTable.Density.values()) {
+        sums[d.ordinal()] += table.massKgPerHa(forage, season, d, h) / heightsCm.size();
+      }
     }
-    return within(sum / heightsCm.size(), BY_HEIGHT);
+    int at = density.ordinal();
+    CoverMeasure spread = within(sums[at], BY_HEIGHT_OF_A_KIND);
+    double low = at == 0 ? spread.lowKgPerHa : Math.max(sums[at - 1], spread.lowKgPerHa);
+    double high =
+        at == sums.length - 1 ? spread.highKgPerHa : Math.min(sums[at + 1], spread.highKgPerHa);
+    return new CoverMeasure(sums[at], Math.min(low, sums[at]), Math.max(high, sums[at]));
   }
 
   /**
@@ -78,7 +98,7 @@ public record CoverMeasure(double coverKgPerHa, double lowKgPerHa, double highKg
     Check.range("clips", clips.size(), 1, MOST_READINGS);
     double mean = clips.stream().mapToDouble(Clip::kgPerHa).average().orElse(0);
     if (clips.size() == 1) {
-      return within(mean, BY_HEIGHT);
+      return within(mean, BY_ONE_CLIP);
     }
     double squares =
         clips.stream().mapToDouble(c -> (c.kgPerHa() - mean) * (c.kgPerHa() - mean)).sum();

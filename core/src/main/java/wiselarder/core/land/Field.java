@@ -18,6 +18,10 @@ import wiselarder.core.quantity.Stated;
  * @param utilization share of what stock take down that is eaten, or null for the forage's own
  * @param lie slope, water, access and the like; never null
  * @param outline shape on the farm's map, or null where none is drawn
+ * @param paddocks how many pieces fences divide it into, or null for as many as the days of stay
+ *     ask for
+ * @param heights heights by which it is grazed, or null for the forage's own; the covers above win
+ *     over them
  */
 public record Field(
     String id,
@@ -33,7 +37,9 @@ public record Field(
     Soil soil,
     Double deductedHa,
     Lie lie,
-    Outline outline) {
+    Outline outline,
+    Integer paddocks,
+    Heights heights) {
   public static final Stated.Figure UTILIZATION =
       Stated.number("field.utilization", 0.05, 0.95).orNone();
   public static final Stated.Figure RESIDUAL_KG_PER_HA =
@@ -43,6 +49,7 @@ public record Field(
   public static final Stated.Figure AREA_HA = Stated.number("field.areaHa", 0.01, 5000);
   public static final Stated.Figure DEDUCTED_HA =
       Stated.number("field.deductedHa", 0, 5000).orNone();
+  public static final Stated.Figure PADDOCKS = Stated.whole("field.paddocks", 1, 200).orNone();
   public static final Stated.Text NAME = Stated.text("field.name", 60);
   public static final Stated.Text NOTE = Stated.note("field.note", 4000);
 
@@ -65,6 +72,7 @@ public record Field(
     note = NOTE.check(note);
     DEDUCTED_HA.check(deductedHa, 0, areaHa * MOST_DEDUCTED);
     lie = lie == null ? Lie.unsaid() : lie;
+    PADDOCKS.check(paddocks);
   }
 
   /** A field with nothing taken off its area, of which nothing else is said. */
@@ -97,6 +105,62 @@ public record Field(
         null);
   }
 
+  /** A field of which neither paddocks nor heights are said. */
+  public Field(
+      String id,
+      String name,
+      double areaHa,
+      Stand stand,
+      Grazing grazing,
+      Double utilization,
+      Double residualKgPerHa,
+      Double turnInKgPerHa,
+      boolean hayable,
+      String note,
+      Soil soil,
+      Double deductedHa,
+      Lie lie,
+      Outline outline) {
+    this(
+        id,
+        name,
+        areaHa,
+        stand,
+        grazing,
+        utilization,
+        residualKgPerHa,
+        turnInKgPerHa,
+        hayable,
+        note,
+        soil,
+        deductedHa,
+        lie,
+        outline,
+        null,
+        null);
+  }
+
+  /** The same field, divided and grazed by heights as said. */
+  public Field grazedBy(Integer pieces, Heights by) {
+    return new Field(
+        id,
+        name,
+        areaHa,
+        stand,
+        grazing,
+        utilization,
+        residualKgPerHa,
+        turnInKgPerHa,
+        hayable,
+        note,
+        soil,
+        deductedHa,
+        lie,
+        outline,
+        pieces,
+        by);
+  }
+
   /** The same field with another shape, measured: its area and what is off follow. */
   public Field shaped(String newId, String newName, Outline shape) {
     Survey.Measured m = Survey.measure(shape);
@@ -115,7 +179,9 @@ public record Field(
         soil,
         offHa <= 0 ? null : offHa,
         lie,
-        shape);
+        shape,
+        paddocks,
+        heights);
   }
 
   /** The same field where a group is gone that alone might graze here. */
@@ -150,7 +216,9 @@ public record Field(
         soil,
         deductedHa,
         left,
-        outline);
+        outline,
+        paddocks,
+        heights);
   }
 
   /** A field of which more is taken off is no field. */
@@ -173,41 +241,5 @@ public record Field(
       case ROTATIONAL -> forage.utilizationRotational();
       case STRIP -> forage.utilizationStrip();
     };
-  }
-
-  public double residualFor(Forage forage) {
-    return residualKgPerHa != null ? residualKgPerHa : forage.minResidualKgPerHa();
-  }
-
-  /**
-   * Cover at which stock may come in. For a forage that can hold prussic acid never below the safe
-   * height, whatever was stated.
-   */
-  public double turnInFor(Forage forage) {
-    double residual = residualFor(forage);
-    if (!forage.grows()) {
-      return turnInKgPerHa != null ? turnInKgPerHa : residual;
-    }
-    double stated =
-        turnInKgPerHa != null
-            ? turnInKgPerHa
-            : residual + Math.max(0, forage.entryMassKgPerHa() - residual) / 3;
-    return forage.prussicAcid()
-        ? Math.max(stated, forage.massAtHeightKgPerHa(forage.prussicMinHeightCm()))
-        : stated;
-  }
-
-  /** Cover on the first day when none was stated: half way between residual and entry mass. */
-  public double openingCoverFor(Forage forage) {
-    if (stand.openingCoverKgPerHa() != null) {
-      return stand.openingCoverKgPerHa();
-    }
-    double residual = residualFor(forage);
-    if (forage.fallow()) {
-      return 0;
-    }
-    return forage.cropResidue()
-        ? 2 * forage.minResidualKgPerHa()
-        : (residual + Math.max(residual, forage.entryMassKgPerHa())) / 2;
   }
 }

@@ -6,9 +6,11 @@ import java.util.Map;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.GrowthCurve;
 import wiselarder.core.forage.GrowthTable;
+import wiselarder.core.forage.HeightTable;
 import wiselarder.core.forage.LearningTimes;
 import wiselarder.core.forage.OwnForage;
 import wiselarder.core.forage.QualityTable;
+import wiselarder.core.forage.RotationTable;
 import wiselarder.core.forage.SowingTable;
 import wiselarder.core.herd.HerdTables;
 import wiselarder.core.land.BufferRule;
@@ -36,7 +38,9 @@ public record Catalogue(
     DrySeasons drySeasons,
     QualityTable quality,
     LearningTimes learning,
-    List<BufferRule> buffers) {
+    List<BufferRule> buffers,
+    RotationTable rotation,
+    HeightTable heights) {
 
   /** Loads and checks every table. */
   public static Catalogue load() {
@@ -55,7 +59,9 @@ public record Catalogue(
         new DrySeasons(),
         QualityTable.load(forages),
         LearningTimes.load(),
-        BufferRule.loadAll());
+        BufferRule.loadAll(),
+        RotationTable.load(),
+        HeightTable.load(forages));
   }
 
   /** The tables as they hold on a farm: with the keeper's own forages, where there are any. */
@@ -83,7 +89,9 @@ public record Catalogue(
         drySeasons,
         quality.with(farm.forages(), all),
         learning,
-        buffers);
+        buffers,
+        rotation,
+        heights.with(farm.forages(), Map.copyOf(all)));
   }
 
   public Climate climate(String id) {

@@ -3,6 +3,8 @@ package wiselarder.core.plan;
 import java.time.LocalDate;
 import java.util.List;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.CoreReason;
+import wiselarder.core.quantity.Refused;
 import wiselarder.core.quantity.Stated;
 
 /**
@@ -15,7 +17,10 @@ import wiselarder.core.quantity.Stated;
  *
  * @param fromInclusive null: from the plan's first day
  * @param toExclusive null: to the plan's end
- * @param mostShare most of what the group needs in a day that this step gives; null: all of it
+ * @param portion how much of a day this step gives; null: whatever is still wanted
+ * @param roundDays of a grazing step: the rotation is held at this many days for one round, on
+ *     growing and standing feed alike, and the next steps feed what that leaves wanting; null:
+ *     stock move when a piece is eaten
  */
 public record FeedStep(
     String id,
@@ -24,8 +29,9 @@ public record FeedStep(
     List<String> sourceIds,
     LocalDate fromInclusive,
     LocalDate toExclusive,
-    Double mostShare) {
-  public static final Stated.Figure MOST_SHARE = Stated.number("step.mostShare", 0.01, 1).orNone();
+    Portion portion,
+    Integer roundDays) {
+  public static final Stated.Figure ROUND_DAYS = Stated.whole("step.roundDays", 5, 365).orNone();
 
   /** From where a step feeds. */
   public enum Kind {
@@ -39,7 +45,10 @@ public record FeedStep(
     Check.present("step.kind", kind);
     sourceIds = List.copyOf(Check.present("step.sourceIds", sourceIds));
     Check.ordered("step.dates", fromInclusive, toExclusive);
-    MOST_SHARE.check(mostShare);
+    ROUND_DAYS.check(roundDays);
+    if (roundDays != null && kind == Kind.STORE) {
+      throw new Refused(CoreReason.ROUND_OF_STORE, "step.roundDays");
+    }
   }
 
   /** A step that may give the whole of what is eaten. */
@@ -50,11 +59,11 @@ public record FeedStep(
       List<String> sourceIds,
       LocalDate fromInclusive,
       LocalDate toExclusive) {
-    this(id, groupId, kind, sourceIds, fromInclusive, toExclusive, null);
+    this(id, groupId, kind, sourceIds, fromInclusive, toExclusive, null, null);
   }
 
   public FeedStep from(List<String> sources) {
-    return new FeedStep(id, groupId, kind, sources, fromInclusive, toExclusive, mostShare);
+    return new FeedStep(id, groupId, kind, sources, fromInclusive, toExclusive, portion, roundDays);
   }
 
   /** What a new group does until somebody says otherwise: graze every field, then eat the store. */

@@ -27,6 +27,9 @@ public enum CoreReason implements Reason {
   SCENARIO_ON_SCENARIO,
   DUPLICATE_ID(text("id")),
   STEP_OF_ANOTHER_GROUP(text("groupId")),
+  /** A share of the need or an amount a head: one of them, not both. */
+  ONE_AMOUNT,
+  ROUND_OF_STORE,
 
   // land
   NO_CURVE(text("forage"), text("climate")),
@@ -36,6 +39,7 @@ public enum CoreReason implements Reason {
   NOT_IN_TWO(number("pieces")),
   /** {@code part} is empty for the field's own edge. */
   CROSSED_EDGE(text("part")),
+  ENTER_BELOW_LEAVE(number("heightCm"), number("leaveCm")),
 
   // forages
   OWN_FORAGE_ID(text("id")),

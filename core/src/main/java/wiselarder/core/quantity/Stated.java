@@ -61,6 +61,13 @@ public sealed interface Stated {
       return value == null && optional ? null : check(value, min, max);
     }
 
+    /** The count, when it is accepted; null where nothing may be stated. */
+    public Integer check(Integer value) {
+      return value == null && optional
+          ? null
+          : (Integer) check(Check.present(name, value).intValue());
+    }
+
     /** As {@link #check(Double)} where what else is stated narrows what is accepted. */
     public Double check(Double value, double least, double most) {
       if (value == null && optional) {

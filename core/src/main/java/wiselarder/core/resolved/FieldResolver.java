@@ -14,10 +14,13 @@ import wiselarder.core.forage.CropRules;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.GrowthCurve;
 import wiselarder.core.forage.Maturity;
+import wiselarder.core.forage.RotationTable;
+import wiselarder.core.forage.RotationTable.Speed;
 import wiselarder.core.forage.SowingTable;
 import wiselarder.core.forage.SwardRules;
 import wiselarder.core.land.CropCalibration;
 import wiselarder.core.land.Field;
+import wiselarder.core.land.GrazingCovers;
 import wiselarder.core.land.Lie;
 import wiselarder.core.land.Soil;
 import wiselarder.core.land.SoilWater;
@@ -133,7 +136,36 @@ final class FieldResolver {
     }
     opening(f);
     water(f);
+    rests(f);
     return f;
+  }
+
+  /**
+   * How long stock stay on a piece and how soon they may be back, by how fast the stand grows in a
+   * normal year. What does not grow is eaten whenever it is wanted, for as long as it lasts: there
+   * is no regrowth to spare.
+   */
+  private void rests(FieldPlan f) {
+    double peak = Arrays.stream(f.base().growth).max().orElse(0);
+    RotationTable.Habit habit = catalogue.rotation().of(f.base().forage);
+    f.stayDays = new int[plan.days];
+    f.returnDays = new int[plan.days];
+    boolean moves = f.field.grazing() != Field.Grazing.SET_STOCKED;
+    for (int d = 0; d < plan.days && moves; d++) {
+      Speed speed = Speed.at(peak <= 0 ? 0 : f.base().growth[d] / peak);
+      rest(f, d, habit, speed);
+      for (int i = 1; i < f.stands.length; i++) {
+        if (d >= f.stands[i].arrives && d < f.stands[i].leaves) {
+          rest(f, d, catalogue.rotation().of(f.stands[i].forage), Speed.MEDIUM);
+        }
+      }
+    }
+  }
+
+  private static void rest(FieldPlan f, int day, RotationTable.Habit habit, Speed speed) {
+    boolean sleeps = speed == Speed.DORMANT;
+    f.stayDays[day] = sleeps ? 0 : habit.stayDays(speed);
+    f.returnDays[day] = sleeps ? 0 : habit.returnDays(speed);
   }
 
   private static double rootCm(Forage forage) {
@@ -148,10 +180,11 @@ final class FieldResolver {
     Forage forage = catalogue.forage(field.stand().forageId());
     GrowthCurve curve = catalogue.growthOf(field.stand(), plan.climate.id());
     StandPlan s = stand(field, forage);
-    s.residual = field.residualFor(forage);
-    s.winterResidual =
-        field.residualKgPerHa() != null ? s.residual : Math.max(s.residual, winterReserve(forage));
-    s.turnIn = field.turnInFor(forage);
+    GrazingCovers covers = GrazingCovers.of(field, forage, catalogue.heights());
+    s.residual = covers.leave();
+    s.winterResidual = covers.leaveInWinter();
+    s.turnIn = covers.enter();
+    s.turnInAgain = covers.again();
     s.dormantBelow = SwardRules.DORMANT_SHARE * curve.peakKgPerHaDay();
     s.quietBelow = s.dormantBelow;
     s.growth = UsualYears.growth(forage, curve, plan.climate, plan.year);
@@ -171,12 +204,6 @@ final class FieldResolver {
       days++;
     }
     return days;
-  }
-
-  private static double winterReserve(Forage forage) {
-    return Double.isNaN(forage.winterLeaveHeightCm())
-        ? 0
-        : forage.massAtHeightKgPerHa(forage.winterLeaveHeightCm());
   }
 
   private StandPlan stand(Field field, Forage forage) {
@@ -242,6 +269,7 @@ final class FieldResolver {
     s.residual = forage.minResidualKgPerHa();
     s.winterResidual = s.residual;
     s.turnIn = Math.max(s.safe, s.residual + Math.max(0, s.entry - s.residual) / 3);
+    s.turnInAgain = s.turnIn;
     CropPlan c = new CropPlan();
     c.stated = sowing;
     c.number = number;
@@ -305,7 +333,7 @@ final class FieldResolver {
 
   private void opening(FieldPlan f) {
     Field field = f.field;
-    double opening = field.openingCoverFor(f.base().forage);
+    double opening = GrazingCovers.of(field, f.base().forage, catalogue.heights()).opening();
     f.openingDead = f.base().residue ? opening : opening * field.stand().openingDeadShare();
     f.openingGreen = opening - f.openingDead;
   }

@@ -25,6 +25,7 @@ import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.LightPass;
+import wiselarder.core.plan.Portion;
 import wiselarder.core.plan.Purchase;
 import wiselarder.core.plan.Sowing;
 import wiselarder.core.records.FarmRecords;
@@ -58,6 +59,9 @@ public final class ResolvedPlan {
 
   /** What the days ask of the fields, in the order in which the simulation reads it. */
   public final FieldDays byDay;
+
+  /** Into how many pieces each field is grazed. */
+  public final Pieces pieces;
 
   /** The weather, and how each of its days suits each kind: {@code [day * kinds + kind]}. */
   public final WeatherYear weather;
@@ -98,6 +102,9 @@ public final class ResolvedPlan {
     public double residual;
     public double winterResidual;
     public double turnIn;
+
+    /** The same within a season in which it has been grazed. */
+    public double turnInAgain;
 
     /** Cover below which stock may not come in while it grows, 0 where nothing forbids it. */
     public double safe;
@@ -230,6 +237,11 @@ public final class ResolvedPlan {
     /** True where stock must learn what stands here. */
     public boolean learned;
 
+    /** By day: longest stay on a piece, 0 for no end; fewest days until stock are back on it. */
+    public int[] stayDays;
+
+    public int[] returnDays;
+
     /** First open day after a closing for stockpile. */
     public boolean[] reopens;
 
@@ -256,6 +268,8 @@ public final class ResolvedPlan {
       f.drainsFreely = drainsFreely;
       f.referenceCover = referenceCover;
       f.learned = learned;
+      f.stayDays = stayDays;
+      f.returnDays = returnDays;
       return f;
     }
   }
@@ -301,10 +315,24 @@ public final class ResolvedPlan {
     public int from;
     public int to;
 
-    /** Most of a day's need that it gives; true where it means a whole store of several lots. */
-    public double mostShare = 1;
+    /** Of a grazing step, by field: its place in the order of the step's fields. */
+    public int[] rank;
 
+    /** True where it means a whole store of several lots. */
     public boolean wholeStore;
+
+    /** True where its portion is given before anything else; and where it is given no more. */
+    public boolean first;
+
+    public boolean bounded;
+
+    /** Its portion: a share of the need, or NaN; kg DM a head and day, or NaN. */
+    public double share = Double.NaN;
+
+    public double kgPerHeadDay = Double.NaN;
+
+    /** Days for one round of the rotation, 0 where stock move when a piece is eaten. */
+    public int roundDays;
   }
 
   /** One lot: kg DM a unit, kept and lost shares. */
@@ -400,6 +428,7 @@ public final class ResolvedPlan {
     this.lots = new LotResolver(this, catalogue).resolve(lotIndex);
     this.cuts = resolveCuts(catalogue, fieldIndex, lotIndex);
     this.groups = resolveGroups(catalogue, fieldIndex, lotIndex, known);
+    this.pieces = new Pieces(fields, groups, catalogue.rotation(), days);
     this.demand = demand(groups, weather, known);
     this.followsWorth = followsWorth();
   }
@@ -439,6 +468,7 @@ public final class ResolvedPlan {
     this.lots = of.lots;
     this.cuts = of.cuts;
     this.groups = of.groups;
+    this.pieces = of.pieces;
     this.demand = demand(groups, weather, known);
     this.followsWorth = of.followsWorth;
   }
@@ -719,7 +749,7 @@ public final class ResolvedPlan {
     StepPlan s = new StepPlan();
     s.graze = graze;
     s.sources = new int[] {source};
-    s.has = has(s);
+    ordered(s);
     s.from = year.clippedStart(from);
     s.to = year.clippedEnd(to);
     return s;
@@ -730,21 +760,32 @@ public final class ResolvedPlan {
     s.graze = step.kind() == FeedStep.Kind.GRAZE;
     s.from = year.clippedStart(step.fromInclusive());
     s.to = year.clippedEnd(step.toExclusive());
-    s.mostShare = step.mostShare() == null ? 1 : step.mostShare();
+    portion(s, step.portion());
+    s.roundDays = step.roundDays() == null ? 0 : step.roundDays();
     s.wholeStore = !s.graze && step.sourceIds().isEmpty() && lots.length > 1;
     s.sources =
         step.sourceIds().isEmpty()
             ? java.util.stream.IntStream.range(0, s.graze ? fields.length : lots.length).toArray()
             : step.sourceIds().stream().mapToInt(index::get).toArray();
-    s.has = has(s);
+    ordered(s);
     return s;
   }
 
-  private boolean[] has(StepPlan s) {
-    boolean[] has = new boolean[s.graze ? fields.length : 0];
-    for (int i = 0; i < s.sources.length && s.graze; i++) {
-      has[s.sources[i]] = true;
+  private static void portion(StepPlan s, Portion portion) {
+    if (portion != null) {
+      s.first = portion.bound() != Portion.Bound.AT_MOST;
+      s.bounded = portion.bound() != Portion.Bound.AT_LEAST;
+      s.share = portion.share() == null ? Double.NaN : portion.share();
+      s.kgPerHeadDay = portion.kgPerHeadDay() == null ? Double.NaN : portion.kgPerHeadDay();
     }
-    return has;
+  }
+
+  private void ordered(StepPlan s) {
+    s.has = new boolean[s.graze ? fields.length : 0];
+    s.rank = new int[s.has.length];
+    for (int i = 0; i < s.sources.length && s.graze; i++) {
+      s.has[s.sources[i]] = true;
+      s.rank[s.sources[i]] = i;
+    }
   }
 }

@@ -53,6 +53,7 @@ final class SameDays {
         && one.groups.length == other.groups.length
         && one.lots.length == other.lots.length
         && one.cuts.length == other.cuts.length
+        && one.pieces.same(other.pieces)
         && one.stated.plan().passes().equals(other.stated.plan().passes())
         && one.stated.plan().sowings().equals(other.stated.plan().sowings());
   }
@@ -109,7 +110,11 @@ final class SameDays {
     boolean same =
         a.graze == b.graze
             && a.wholeStore == b.wholeStore
-            && a.mostShare == b.mostShare
+            && a.first == b.first
+            && a.bounded == b.bounded
+            && Double.compare(a.share, b.share) == 0
+            && Double.compare(a.kgPerHeadDay, b.kgPerHeadDay) == 0
+            && a.roundDays == b.roundDays
             && Arrays.equals(a.sources, b.sources);
     if (!same || a.from != b.from) {
       return Math.min(a.from, b.from);

@@ -24,6 +24,7 @@ import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.Irrigation;
 import wiselarder.core.plan.LightPass;
 import wiselarder.core.plan.Plan;
+import wiselarder.core.plan.Portion;
 import wiselarder.core.plan.Purchase;
 import wiselarder.core.plan.Sowing;
 import wiselarder.core.records.ConditionSeen;
@@ -154,7 +155,9 @@ final class WholeFarm {
         f.soil(),
         f.deductedHa(),
         f.lie(),
-        f.outline());
+        f.outline(),
+        f.paddocks(),
+        f.heights());
   }
 
   private static List<Field> fields() {
@@ -366,7 +369,8 @@ final class WholeFarm {
         List.of(sources),
         from == null ? null : day(from),
         to == null ? null : day(to),
-        most);
+        most == null ? null : Portion.atMost(most),
+        null);
   }
 
   private static List<Closing> closings() {

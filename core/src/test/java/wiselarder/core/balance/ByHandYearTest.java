@@ -176,7 +176,12 @@ class ByHandYearTest {
             null));
     double least = ENGINE.catalogue().forage("corn_residue").minResidualKgPerHa();
     assertThat(least).isPositive();
-    assertThat(farm.fields.get(0).openingCoverFor(ENGINE.catalogue().forage("corn_residue")))
+    assertThat(
+            wiselarder.core.land.GrazingCovers.of(
+                    farm.fields.get(0),
+                    ENGINE.catalogue().forage("corn_residue"),
+                    ENGINE.catalogue().heights())
+                .opening())
         .isEqualTo(2 * least);
   }
 }

@@ -21,6 +21,7 @@ import wiselarder.core.plan.Doubt;
 import wiselarder.core.plan.Doubts;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
+import wiselarder.core.plan.Portion;
 import wiselarder.core.records.FarmRecord;
 import wiselarder.core.records.FarmRecords;
 import wiselarder.core.records.LotCounted;
@@ -186,7 +187,7 @@ class StoresTest {
         dryCows(Farms.of("hay", 200, "hay_orchardgrass_late"), Farms.of("straw", 200, "straw_oat"));
     line.steps.clear();
     line.steps.add(
-        new FeedStep("line", "herd", FeedStep.Kind.STORE, List.of("straw"), null, null, 0.3));
+        new FeedStep("line", "herd", FeedStep.Kind.STORE, List.of("straw"), null, null, Portion.atMost(0.3), null));
     line.feed("herd", null, null, "hay");
     YearBalance without = ENGINE.simulate(plain.build());
     YearBalance with = ENGINE.simulate(line.build());

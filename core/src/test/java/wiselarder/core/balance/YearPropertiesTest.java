@@ -312,7 +312,9 @@ public class YearPropertiesTest {
 
   @Property(tries = 80)
   void nothingBelowTheResidualIsEaten(@ForAll long seed, @ForAll("starts") LocalDate start) {
-    FarmPlan stated = new Drawn(new java.util.Random(seed), start).farm(0).build();
+    Farms farm = new Drawn(new java.util.Random(seed), start).farm(0);
+    farm.fields.replaceAll(f -> f.grazedBy(1, null));
+    FarmPlan stated = farm.build();
     YearBalance b = ENGINE.simulate(stated);
     for (int f = 0; f < stated.farm().fields().size(); f++) {
       for (int d = 1; d < b.days(); d++) {
@@ -411,17 +413,18 @@ public class YearPropertiesTest {
     farm.start = LocalDate.of(2027, 3, 1);
     farm.fields.add(
         new Field(
-            "a",
-            "a",
-            10,
-            new Stand(id, null, null, f.entryMassKgPerHa(), 0, null, null),
-            Field.Grazing.ROTATIONAL,
-            null,
-            residualShare == null ? null : residualShare * f.minResidualKgPerHa(),
-            f.entryMassKgPerHa(),
-            false,
-            "",
-            null));
+                "a",
+                "a",
+                10,
+                new Stand(id, null, null, f.entryMassKgPerHa(), 0, null, null),
+                Field.Grazing.ROTATIONAL,
+                null,
+                residualShare == null ? null : residualShare * f.minResidualKgPerHa(),
+                f.entryMassKgPerHa(),
+                false,
+                "",
+                null)
+            .grazedBy(1, null));
     farm.graze("h", null, null, "a");
     YearBalance b = ENGINE.simulate(farm.build());
     double left = b.coverKgPerHa(0, b.days() - 1) * 10 * f.utilizationRotational();

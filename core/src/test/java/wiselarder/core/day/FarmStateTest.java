@@ -28,7 +28,7 @@ class FarmStateTest {
     Farms farm = new Farms().eaters("herd", 10, 10).field("a", 5, 20, 2000).bales("hay", 50);
     farm.graze("herd", null, null, "a").feed("herd", null, null);
     DayBook whole = YearSimulator.run(Farms.ENGINE.resolve(farm.build()));
-    whole.states.get(105).fields[0].base.green += 500;
+    whole.states.get(105).cells[0].base.green += 500;
     DayBook halves = YearSimulator.runFrom(whole.resolved, whole, 110);
     assertThat(halves.cover[104]).isEqualTo(whole.cover[104]);
     assertThat(halves.cover[105]).isGreaterThan(whole.cover[105] + 400);
@@ -39,11 +39,11 @@ class FarmStateTest {
     Farms farm = new Farms().eaters("herd", 10, 10).field("a", 5, 20, 2000).bales("hay", 50);
     farm.graze("herd", null, null, "a").feed("herd", null, null);
     DayBook whole = YearSimulator.run(Farms.ENGINE.resolve(farm.build()));
-    double green = whole.states.get(30).fields[0].base.green;
+    double green = whole.states.get(30).cells[0].base.green;
     int bales = whole.states.get(30).lots[0].closed;
     double eaten = whole.states.get(30).totals.eatenKg;
     YearSimulator.runFrom(whole.resolved, whole, 30);
-    assertThat(whole.states.get(30).fields[0].base.green).isEqualTo(green);
+    assertThat(whole.states.get(30).cells[0].base.green).isEqualTo(green);
     assertThat(whole.states.get(30).lots[0].closed).isEqualTo(bales);
     assertThat(whole.states.get(30).totals.eatenKg).isEqualTo(eaten);
   }

@@ -7,19 +7,58 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import wiselarder.core.Farms;
+import wiselarder.core.forage.HeightTable;
 import wiselarder.core.quantity.Refused;
 
 /** Cover from a stick, a plate and clipped frames, by hand. */
 class CoverMeasureTest {
+  private static CoverMeasure byStick(
+      String forage, HeightTable.Season season, HeightTable.Density density, Double... cm) {
+    return CoverMeasure.byHeights(
+        Farms.ENGINE.catalogue().heights(),
+        Farms.ENGINE.catalogue().forage(forage),
+        season,
+        density,
+        List.of(cm));
+  }
+
   @Test
   void byStick() {
-    // novel fescue: 1,300 at 10 cm and 95 for each cm above: 15 and 21 cm are 1,775 and 2,345
+    // novel fescue in spring: 1,800 at 15 cm, 2,500 at 22: 21 cm are 2,400
     CoverMeasure m =
-        CoverMeasure.byHeights(
-            Farms.ENGINE.catalogue().forage("tall_fescue_novel"), List.of(15.0, 21.0));
-    assertThat(m.coverKgPerHa()).isCloseTo(2060, within(1e-9));
-    assertThat(m.lowKgPerHa()).isCloseTo(1236, within(1e-9));
-    assertThat(m.highKgPerHa()).isCloseTo(2884, within(1e-9));
+        byStick(
+            "tall_fescue_novel",
+            HeightTable.Season.SPRING,
+            HeightTable.Density.ORDINARY,
+            15.0,
+            21.0);
+    assertThat(m.coverKgPerHa()).isCloseTo(2100, within(1e-9));
+    assertThat(m.lowKgPerHa()).isCloseTo(1460, within(50.0)).isLessThan(2100);
+    assertThat(m.highKgPerHa()).isCloseTo(2800, within(60.0));
+  }
+
+  /** A straight line from exit to entry height gave a dense tall native a third too little. */
+  @Test
+  void aTallNativeStandIsHeavierThanALineFromItsStubble() {
+    wiselarder.core.forage.Forage switchgrass =
+        Farms.ENGINE.catalogue().forage("switchgrass");
+    CoverMeasure dense =
+        byStick("switchgrass", HeightTable.Season.SUMMER, HeightTable.Density.DENSE, 110.0);
+    CoverMeasure thin =
+        byStick("switchgrass", HeightTable.Season.SUMMER, HeightTable.Density.THIN, 110.0);
+    assertThat(dense.coverKgPerHa())
+        .isGreaterThan(1.22 * switchgrass.massAtHeightKgPerHa(110))
+        .isGreaterThan(1.5 * thin.coverKgPerHa());
+    assertThat(thin.highKgPerHa()).isGreaterThan(thin.coverKgPerHa());
+  }
+
+  @Test
+  void aboveTheLastPointNothingIsAdded() {
+    CoverMeasure tall =
+        byStick("teff", HeightTable.Season.SUMMER, HeightTable.Density.ORDINARY, 80.0);
+    CoverMeasure taller =
+        byStick("teff", HeightTable.Season.SUMMER, HeightTable.Density.ORDINARY, 140.0);
+    assertThat(taller.coverKgPerHa()).isEqualTo(tall.coverKgPerHa()).isEqualTo(4900);
   }
 
   @Test

@@ -6,8 +6,16 @@ import wiselarder.core.plan.Sowing;
 import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
 import wiselarder.core.resolved.ResolvedPlan.StandPlan;
 
-/** One field as it stands on a day: its stands, its water, its nitrogen. Masses in kg DM/ha. */
-final class FieldState {
+/**
+ * One piece of a field as it is on a day, or a whole field that is grazed as one: its stands, its
+ * water, its nitrogen. Masses in kg DM/ha.
+ */
+final class CellState {
+  /** Place of its field, and its part of that field's area. */
+  final int field;
+
+  final double areaHa;
+  final double partOfField;
   final StandState[] stands;
   final StandState base;
   double waterMm;
@@ -22,7 +30,15 @@ final class FieldState {
   /** Shadow on each stand's light today, 1 for none. */
   double lightShare;
 
-  FieldState(FieldPlan plan) {
+  /** Last day on which stock took anything; and whether they did since growth began. */
+  int grazedDay = FarmState.LONG_AGO;
+
+  boolean grazedThisSeason;
+
+  CellState(FieldPlan plan, int field, int pieces) {
+    this.field = field;
+    partOfField = 1.0 / pieces;
+    areaHa = pieces == 1 ? plan.areaHa : plan.areaHa / pieces;
     stands = new StandState[plan.stands.length];
     for (int i = 0; i < stands.length; i++) {
       stands[i] = new StandState();
@@ -31,7 +47,12 @@ final class FieldState {
     waterMm = plan.openingWaterMm;
   }
 
-  private FieldState(FieldState of) {
+  private CellState(CellState of) {
+    field = of.field;
+    areaHa = of.areaHa;
+    partOfField = of.partOfField;
+    grazedDay = of.grazedDay;
+    grazedThisSeason = of.grazedThisSeason;
     stands = new StandState[of.stands.length];
     for (int i = 0; i < stands.length; i++) {
       stands[i] = of.stands[i].copy();
@@ -44,8 +65,8 @@ final class FieldState {
     lightShare = of.lightShare;
   }
 
-  FieldState copy() {
-    return new FieldState(this);
+  CellState copy() {
+    return new CellState(this);
   }
 
   /** What stands above the residuals of all stands, kg DM/ha. In winter a reserve is left. */
