@@ -6,6 +6,7 @@
   import Choice from '../form/Choice.svelte';
   import DateField from '../form/DateField.svelte';
   import NumberField from '../form/NumberField.svelte';
+  import PortionForm from './PortionForm.svelte';
 
   const open = thePlan();
 
@@ -45,10 +46,11 @@
       sourceIds: [],
       fromInclusive: null,
       toExclusive: null,
-      mostShare: null,
+      portion: null,
+      roundDays: null,
     };
     // grass goes before the stored feed that would leave nothing for it to do
-    const store = steps.findIndex((s) => s.kind === 'STORE' && s.mostShare === null);
+    const store = steps.findIndex((s) => s.kind === 'STORE' && s.portion === null);
     const at = kind === 'GRAZE' && store >= 0 ? store : steps.length;
     onchange([...steps.slice(0, at), step, ...steps.slice(at)]);
   }
@@ -56,7 +58,7 @@
   function behind(i: number): number {
     const covers = (s: FeedStep) =>
       s.kind === 'STORE' &&
-      s.mostShare === null &&
+      s.portion === null &&
       (s.fromInclusive === null ||
         (steps[i].fromInclusive !== null && s.fromInclusive <= steps[i].fromInclusive!)) &&
       (s.toExclusive === null ||
@@ -68,7 +70,8 @@
 <section aria-label="Order of feeds">
   <h2>Order of feeds</h2>
   <p class="quiet">
-    Each day the first step that is open feeds the group, then the next, until its need is met.
+    Each day the first step that is open feeds the group, then the next, until its need is met. What
+    is said as exactly or at least so much is given before anything else.
   </p>
   <ol>
     {#each steps as step, i (step.id)}
@@ -81,7 +84,8 @@
               { id: 'GRAZE', name: 'Graze' },
               { id: 'STORE', name: 'Feed from store' },
             ]}
-            onchange={(v) => put(i, { kind: v as FeedStep['kind'], sourceIds: [] })}
+            onchange={(v) =>
+              put(i, { kind: v as FeedStep['kind'], sourceIds: [], roundDays: null })}
           />
           <DateField
             label="From"
@@ -93,14 +97,17 @@
             value={step.toExclusive ? lastDay(step.toExclusive) : null}
             onchange={(v) => put(i, { toExclusive: v ? endAfter(v) : null })}
           />
-          <span class="most">
-            <NumberField
-              name="step.mostShare"
-              placeholder="all"
-              value={step.mostShare}
-              onchange={(v) => put(i, { mostShare: v })}
-            />
-          </span>
+          <PortionForm portion={step.portion} onchange={(portion) => put(i, { portion })} />
+          {#if step.kind === 'GRAZE'}
+            <span class="round">
+              <NumberField
+                name="step.roundDays"
+                placeholder="moves when eaten"
+                value={step.roundDays}
+                onchange={(v) => put(i, { roundDays: v })}
+              />
+            </span>
+          {/if}
           <span class="buttons">
             <button class="btn plain" disabled={i === 0} onclick={() => move(i, -1)}
               >Earlier<span class="visually-hidden"> step {i + 1}</span></button
@@ -130,6 +137,9 @@
                 checked={step.sourceIds.includes(source.id)}
                 onchange={(e) => toggle(i, source.id, e.currentTarget.checked)}
               />
+              {#if step.sourceIds.length > 1 && step.sourceIds.includes(source.id)}<span
+                  class="turn">{step.sourceIds.indexOf(source.id) + 1}.</span
+                >{/if}
               {source.name}
             </label>
           {/each}
@@ -140,6 +150,18 @@
                 : '.'}</span
             >{/if}
         </div>
+        {#if step.kind === 'GRAZE' && step.sourceIds.length > 1}
+          <p class="quiet fine">
+            Stock go to the field that is furthest ahead; where fields stand alike, in the order
+            they were ticked.
+          </p>
+        {/if}
+        {#if step.roundDays}
+          <p class="quiet fine">
+            Each day stock get a {step.roundDays}th part of the ground that this step grazes, no
+            more; the next steps feed the rest of what they need.
+          </p>
+        {/if}
       </li>
     {/each}
   </ol>
@@ -164,8 +186,11 @@
     gap: 0.6rem;
     align-items: end;
   }
-  .most {
-    width: 8.5rem;
+  .round {
+    width: 10.5rem;
+  }
+  .turn {
+    font-variant-numeric: tabular-nums;
   }
   .buttons {
     display: flex;

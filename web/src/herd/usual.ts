@@ -68,6 +68,7 @@ export function usualSteps(groupId: string): FeedStep[] {
     sourceIds: [],
     fromInclusive: null,
     toExclusive: null,
-    mostShare: null,
+    portion: null,
+    roundDays: null,
   }));
 }

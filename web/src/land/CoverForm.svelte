@@ -11,6 +11,8 @@
     $props();
 
   let way = $state('HEIGHT');
+  let season = $state<Readings['season']>(seasonNow());
+  let density = $state<Readings['density']>('ORDINARY');
   let text = $state('');
   let perUnitKg = $state(140);
   let baseKg = $state(500);
@@ -25,6 +27,14 @@
     CLIP: 'Fresh weights of the frames, g',
   };
 
+  /** By the plan's first day; the plants say it better, so it can be changed. */
+  function seasonNow(): Readings['season'] {
+    const { climates } = open.catalogue!;
+    const southern = climates.find((c) => c.id === open.view!.farm.climateId)?.southern ?? false;
+    const month = (Number(open.view!.plan.year.start.slice(5, 7)) + (southern ? 6 : 0)) % 12;
+    return (['WINTER_STANDING', 'SPRING', 'SUMMER', 'AUTUMN'] as const)[Math.floor(month / 3)];
+  }
+
   async function work() {
     const typed = text.split(/[\s;,]+/).filter((t) => t !== '');
     const numbers = typed.map(Number);
@@ -36,6 +46,8 @@
     }
     const readings: Readings = {
       forageId,
+      season,
+      density,
       heightsCm: way === 'HEIGHT' ? numbers.map((n) => toSi(n, 'depth', open.system)) : [],
       plate: way === 'PLATE' ? numbers : [],
       perUnitKg,
@@ -75,7 +87,35 @@
         aria-invalid={wrong !== ''}
       /></label
     >
-    {#if way === 'PLATE'}
+    {#if way === 'HEIGHT'}
+      <Choice
+        label="Season of the plants"
+        value={season}
+        options={[
+          { id: 'SPRING', name: 'Spring growth' },
+          { id: 'SUMMER', name: 'Summer growth' },
+          { id: 'AUTUMN', name: 'Autumn growth' },
+          { id: 'WINTER_STANDING', name: 'Standing after growth stopped' },
+        ]}
+        onchange={(v) => {
+          season = v as Readings['season'];
+          cover = null;
+        }}
+      />
+      <Choice
+        label="The stand is"
+        value={density}
+        options={[
+          { id: 'THIN', name: 'Thin or open' },
+          { id: 'ORDINARY', name: 'Ordinary' },
+          { id: 'DENSE', name: 'Dense' },
+        ]}
+        onchange={(v) => {
+          density = v as Readings['density'];
+          cover = null;
+        }}
+      />
+    {:else if way === 'PLATE'}
       <NumberField
         name="plate.perUnitKg"
         quantity="massPerArea"
@@ -116,9 +156,9 @@
     </p>
   {/if}
   <p class="quiet fine">
-    A stick uses the stand's usual mass by height, known to two fifths. A plate's line belongs to
-    your plate and sward: the figures offered are a common line for ryegrass. Clip to the ground,
-    and dry a sample to know its dry matter.
+    A stick uses the stand's own mass by height, season and thickness, known to a third. A plate's
+    line belongs to your plate and sward: the figures offered are a common line for ryegrass. Clip
+    to the ground, and dry a sample to know its dry matter.
   </p>
 </details>
 

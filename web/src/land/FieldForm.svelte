@@ -9,6 +9,7 @@
   import DateField from '../form/DateField.svelte';
   import type { Draft } from '../form/draft.svelte';
   import GrowthRates from './GrowthRates.svelte';
+  import HeightsForm from './HeightsForm.svelte';
   import LieForm from './LieForm.svelte';
   import NumberField from '../form/NumberField.svelte';
   import TextField from '../form/TextField.svelte';
@@ -31,6 +32,13 @@
       ROTATIONAL: forage.utilizationRotational,
       STRIP: forage.utilizationStrip,
     }[field.grazing],
+  );
+  const result = $derived(open.view!.year.fields.find((f) => f.id === field.id));
+  /** What the way of grazing comes to on this farm, once it is known. */
+  const moves = $derived(
+    !result || field.grazing === 'SET_STOCKED' || result.inRound <= 1
+      ? ''
+      : `Grazed as ${result.pieces} of the ${result.inRound} paddocks of its round.`,
   );
   const defaultOf = (kg: number) => `default ${rounded(kg, 'massPerArea', open.system).toFixed(0)}`;
 
@@ -154,12 +162,21 @@
       { id: 'ROTATIONAL', name: 'Rotation, moves every 3 to 7 days' },
       { id: 'STRIP', name: 'Strips, daily' },
     ]}
+    hint={moves}
     onchange={(v) => draft.set('grazing', v as Field['grazing'])}
   />
+  {#if field.grazing !== 'SET_STOCKED'}
+    <NumberField
+      name="field.paddocks"
+      value={field.paddocks}
+      placeholder="as the moves ask for"
+      onchange={(v) => draft.set('paddocks', v)}
+    />
+  {/if}
   <NumberField
     name="field.utilization"
     value={field.utilization}
-    placeholder={`default ${Math.round(table * 100)}`}
+    placeholder={`default ${result?.eatenPercent ?? Math.round(table * 100)}`}
     onchange={(v) => draft.set('utilization', v)}
   />
   <NumberField
@@ -190,6 +207,9 @@
     onchange={(v) => setStand({ toExclusive: v ? endAfter(v) : null })}
   />
 </div>
+{#if !forage.cropResidue && !forage.fallow}
+  <HeightsForm heights={field.heights} {forage} onchange={(h) => draft.set('heights', h)} />
+{/if}
 <CoverForm
   forageId={stand.forageId}
   onmeasured={(kg) => setStand({ openingCoverKgPerHa: Math.round(kg) })}

@@ -38,6 +38,8 @@ export function usualField(id: string, name: string, forageId: string, areaHa: n
       waterCostPerM3: null,
     },
     outline: null,
+    paddocks: null,
+    heights: null,
   };
 }
 

@@ -216,7 +216,7 @@ export function quantityOf(field: string): Quantity {
   if (/(diameter|width|length|height)M$/.test(field)) return 'size';
   if (/weighedKg$/.test(field)) return 'weight';
   if (/(protein|tdn|fibre|calcium|phosphorus|nitrate)Pct$/.test(field)) return 'percent';
-  if (/([dD]epth|Height)Cm$/.test(field)) return 'depth';
+  if (/([dD]epth|Height)Cm$/.test(field) || /^heights\./.test(field)) return 'depth';
   if (/HardyC$/.test(field)) return 'temperature';
   if (/(utilization\w*|droughtHold|PerMonth|senescencePerDay|\.share)$/.test(field)) return 'share';
   if (/(distance|buffer|east|north)M$/.test(field)) return 'distance';
@@ -227,6 +227,6 @@ export function quantityOf(field: string): Quantity {
   if (/(weightKg|kgPerUnitAsFed)$/.test(field)) return 'weight';
   if (/pricePerTonneAsFed$/.test(field)) return 'pricePerMass';
   if (/Share$/.test(field)) return 'share';
-  if (/(head|units|Days|months)$/.test(field)) return 'count';
+  if (/(head|units|Days|months|paddocks)$/.test(field)) return 'count';
   return 'plain';
 }

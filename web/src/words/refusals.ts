@@ -78,6 +78,8 @@ const SENTENCES: { [C in RefusalCode]: (v: RefusalValues[C], at: At) => string }
   scenario_on_scenario: () =>
     'A scenario lies over a normal, simulated or recorded year, not over another scenario.',
   duplicate_id: (v, at) => `${of(at)}"${v.id}" is there twice.`,
+  one_amount: () => 'Say either a share of the diet or an amount a head, not both.',
+  round_of_store: () => 'Only grazing goes in rounds; a step from the store has none.',
   step_of_another_group: (v) =>
     `A step of the order of feeds belongs to another group, ${v.groupId}.`,
 
@@ -99,6 +101,8 @@ const SENTENCES: { [C in RefusalCode]: (v: RefusalValues[C], at: At) => string }
     'This forage of yours is grown here: take it off the fields and sowings first.',
   part_twice: () => 'Each part of a mixture is another forage of the product.',
   no_mixture: () => 'Residue and fallow ground cannot be part of a mixture.',
+  enter_below_leave: (v, at) =>
+    `Stock come in at ${height(v.heightCm, at)}, which is not above the ${height(v.leaveCm, at)} at which they leave.`,
   entry_below_leave: (v, at) =>
     `First use at ${height(v.entryHeightCm, at)} is not above the ${height(v.exitHeightCm, at)} to leave.`,
 

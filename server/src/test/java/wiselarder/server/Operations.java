@@ -133,7 +133,7 @@ public final class Operations {
         json(
             Needs.READER,
             """
-            {"forageId": "tall_fescue_novel", "heightsCm": [12, 15], "plate": [], "perUnitKg": 0,
+            {"forageId": "tall_fescue_novel", "season": "SPRING", "density": "ORDINARY", "heightsCm": [12, 15], "plate": [], "perUnitKg": 0,
              "baseKg": 0, "clips": []}"""));
     CALLS.put(
         "POST /api/plans/{id}/compare",

@@ -226,11 +226,7 @@ public final class YearBalance {
    * took down over what stood above the residual on each hectare. 0 where nothing was grazed.
    */
   public double breakHa(int field, int day) {
-    double downKg = grazedKg(field, day) + trampledKg(field, day);
-    double areaHa = resolved.fields[field].areaHa;
-    double aboveKgPerHa =
-        coverKgPerHa(field, day) + downKg / areaHa - resolved.fields[field].base().residual;
-    return downKg <= 0 ? 0 : Math.min(areaHa, downKg / Math.max(1, aboveKgPerHa));
+    return Math.min(resolved.fields[field].areaHa, book.grazedHa[at(field, day)]);
   }
 
   /** Crude protein of what a group grazed on a day, percent of DM; NaN where it grazed nothing. */

@@ -8,6 +8,8 @@ import wiselarder.core.balance.YearBalance;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.day.SowingYear;
 import wiselarder.core.engine.Engine;
+import wiselarder.core.forage.CropRules;
+import wiselarder.core.forage.CropUses;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.SowingTable;
 import wiselarder.core.plan.FarmPlan;
@@ -17,19 +19,23 @@ import wiselarder.core.weather.Climate;
 
 /**
  * One row of the table of sowings against simulated years: sown in the middle of its best days into
- * a full seedbed, and left alone.
+ * a full seedbed; eaten down each time it is ready where it is sown to be grazed and comes back, else
+ * left alone.
  *
  * @param useDays median of the days from sowing to first use; -1 where more than half never are
  * @param yieldKgPerHa mean of all years
  * @param cameUpShare of the years
  * @param readyShare of the years in which it was ever ready
+ * @param second grown in the five weeks after a cut at heading in the normal year, as a share of what
+ *     had grown before; NaN where it does not head there
  */
 public record CropCheck(
     SowingTable.Window window,
     int useDays,
     double yieldKgPerHa,
     double cameUpShare,
-    double readyShare) {
+    double readyShare,
+    double second) {
 
   /** Dates of the table are given to the week or so. */
   private static final int USE_WITHIN_DAYS = 10;
@@ -47,6 +53,19 @@ public record CropCheck(
   public boolean yieldFits() {
     return yieldKgPerHa >= window.yieldLow() && yieldKgPerHa <= window.yieldHigh();
   }
+
+  /**
+   * True where a second growth lies within the table's shares, or below them: the table gives them
+   * for warm moist weather, and says that cold or drought can double the time.
+   *
+   * @param regrowth of this crop
+   */
+  public boolean secondFits(CropUses.Regrowth regrowth) {
+    return Double.isNaN(second) || second <= regrowth.headed().share() + SECOND_WITHIN;
+  }
+
+  /** The table's shares are sure to so much, by its notes, beside their own range. */
+  private static final double SECOND_WITHIN = 0.2;
 
   /** Every row of the table, by climate and crop. */
   public static List<CropCheck> all(Engine engine, int years) {
@@ -69,12 +88,12 @@ public record CropCheck(
   static CropCheck of(Engine engine, SowingTable.Window w, int years) {
     LocalDate sown = LocalDate.ofYearDay(2027, w.middle());
     PlanYear year = new PlanYear(sown.minusDays(60).withDayOfMonth(1), MONTHS);
-    FarmPlan plan =
-        Grounds.sown(
-            w.climateId(),
-            year,
-            new Sowing(
-                "s", "a", w.forageId(), sown, Sowing.Preparation.FULL_SEEDBED, null, 1, null));
+    Sowing sowing =
+        new Sowing("s", "a", w.forageId(), sown, Sowing.Preparation.FULL_SEEDBED, null, 1, null);
+    FarmPlan alone = Grounds.sown(w.climateId(), year, sowing);
+    boolean grazed =
+        w.grazed() && !CropRules.spentWhenJointed(engine.catalogue().forage(w.forageId()));
+    FarmPlan plan = grazed ? Grounds.sownAndGrazed(w.climateId(), year, sowing) : alone;
     List<Integer> days = new ArrayList<>();
     double sum = 0;
     int up = 0;
@@ -93,6 +112,26 @@ public record CropCheck(
         median == Integer.MAX_VALUE ? -1 : median,
         sum,
         (double) up / years,
-        (double) ready / years);
+        (double) ready / years,
+        second(engine, alone));
   }
+
+  /** What comes back of a crop that is cut as its heads come out. */
+  private static double second(Engine engine, FarmPlan alone) {
+    YearBalance left = engine.simulate(alone);
+    int headed = left.sowing(0).headedDay();
+    if (headed < 0 || headed + WEEKS_AFTER * 7 >= left.days()) {
+      return Double.NaN;
+    }
+    YearBalance cut = engine.simulate(Grounds.cut(alone, left.year().date(headed)));
+    double first = 0;
+    double second = 0;
+    for (int d = 0; d <= headed + WEEKS_AFTER * 7; d++) {
+      first += d <= headed ? cut.grownKg(0, d) : 0;
+      second += d > headed ? cut.grownKg(0, d) : 0;
+    }
+    return second / first;
+  }
+
+  private static final int WEEKS_AFTER = 5;
 }

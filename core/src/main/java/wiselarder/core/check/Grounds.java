@@ -1,5 +1,6 @@
 package wiselarder.core.check;
 
+import java.time.LocalDate;
 import java.util.List;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.herd.AnimalGroup;
@@ -8,8 +9,10 @@ import wiselarder.core.land.Stand;
 import wiselarder.core.plan.Farm;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
+import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.Plan;
 import wiselarder.core.plan.Sowing;
+import wiselarder.core.store.Lot;
 
 /** The smallest farms there are: one field, and one herd or none. */
 final class Grounds {
@@ -20,7 +23,35 @@ final class Grounds {
 
   /** Bare ground with a crop sown on it. */
   static FarmPlan sown(String climateId, PlanYear year, Sowing sowing) {
-    return farm(climateId, year, "fallow", 0, List.of(), List.of(), List.of(sowing));
+    return sownInto("fallow", climateId, year, sowing);
+  }
+
+  /** A crop sown into what stands there, which is eaten down to nothing before. */
+  static FarmPlan sownInto(String forageId, String climateId, PlanYear year, Sowing sowing) {
+    return farm(climateId, year, forageId, 0, List.of(), List.of(), List.of(sowing));
+  }
+
+  /** The same, eaten down within days each time that it is ready. */
+  static FarmPlan sownAndGrazed(String climateId, PlanYear year, Sowing sowing) {
+    return farm(
+        climateId, year, "fallow", 0, List.of(herd(MANY)), List.of(GRAZE), List.of(sowing));
+  }
+
+  private static final int MANY = 250;
+  private static final FeedStep GRAZE =
+      new FeedStep("g", "h", FeedStep.Kind.GRAZE, List.of(), null, null);
+
+  private static AnimalGroup herd(int head) {
+    return new AnimalGroup(
+        "h", "Herd", "beef/bull", head, 800, 0, KG_A_DAY, null, 1, 0, null, null, null, null);
+  }
+
+  /** The same, cut on a day into bales that nobody eats. */
+  static FarmPlan cut(FarmPlan plan, LocalDate on) {
+    Lot bales =
+        new Lot("b", "Bales", "bale", 0, 400, 0.85, "s_barn", "f_ring_open", null, "");
+    HayCut cut = new HayCut("c", "a", on, "h_hay_conditioned_grass", bales);
+    return new FarmPlan(plan.farm(), plan.plan().withCuts(List.of(cut)));
   }
 
   /** A stand that nobody grazes. */
@@ -31,11 +62,8 @@ final class Grounds {
   /** A stand with so many mouths that eat 12 kg a day. */
   static FarmPlan grazed(
       String climateId, PlanYear year, String forageId, double coverKgPerHa, int head) {
-    AnimalGroup herd =
-        new AnimalGroup(
-            "h", "Herd", "beef/bull", head, 800, 0, KG_A_DAY, null, 1, 0, null, null, null, null);
-    FeedStep step = new FeedStep("g", "h", FeedStep.Kind.GRAZE, List.of(), null, null);
-    return farm(climateId, year, forageId, coverKgPerHa, List.of(herd), List.of(step), List.of());
+    return farm(
+        climateId, year, forageId, coverKgPerHa, List.of(herd(head)), List.of(GRAZE), List.of());
   }
 
   private static FarmPlan farm(
@@ -52,13 +80,14 @@ final class Grounds {
             "Field",
             AREA_HA,
             new Stand(forageId, null, null, coverKgPerHa, 0, null, null),
-            Field.Grazing.ROTATIONAL,
-            null,
-            null,
-            null,
-            true,
-            "",
-            null);
+                Field.Grazing.ROTATIONAL,
+                null,
+                null,
+                null,
+                true,
+                "",
+                null)
+            .grazedBy(1, null);
     Farm farm =
         new Farm(
             "Check",

@@ -3,6 +3,7 @@ package wiselarder.core.check;
 import java.util.List;
 import java.util.Locale;
 import wiselarder.core.engine.Engine;
+import wiselarder.core.forage.CropUses.Regrowth;
 import wiselarder.core.forage.QualityTable.Values;
 
 /** The checks as two tables of Markdown, each row with what of it does not fit. */
@@ -17,7 +18,7 @@ public final class Matrix {
   public static String of(Engine engine, int years) {
     return stands(engine, StandCheck.all(engine, years))
         + "\n"
-        + crops(CropCheck.all(engine, years));
+        + crops(engine, CropCheck.all(engine, years));
   }
 
   private static String stands(Engine engine, List<StandCheck> checks) {
@@ -49,17 +50,26 @@ public final class Matrix {
     return out.toString();
   }
 
-  private static String crops(List<CropCheck> checks) {
+  private static String crops(Engine engine, List<CropCheck> checks) {
     StringBuilder out = new StringBuilder();
     out.append(
         "| climate | crop | for | first use, days (table) | yield (table) | comes up | ever ready |"
-            + " does not fit |\n|---|---|---|---|---|---|---|---|\n");
+            + " second growth (table) | does not fit |\n|---|---|---|---|---|---|---|---|---|\n");
     for (CropCheck c : checks) {
-      String against = (c.useFits() ? "" : "first use ") + (c.yieldFits() ? "" : "yield");
+      Regrowth comesBack =
+          engine
+              .catalogue()
+              .crops()
+              .uses()
+              .of(engine.catalogue().forage(c.window().forageId()));
+      String against =
+          (c.useFits() ? "" : "first use ")
+              + (c.yieldFits() ? "" : "yield ")
+              + (c.secondFits(comesBack) ? "" : "second growth");
       out.append(
           String.format(
               Locale.ROOT,
-              "| %s | %s | %s | %s | %.0f (%.0f to %.0f) | %.2f | %.2f | %s |%n",
+              "| %s | %s | %s | %s | %.0f (%.0f to %.0f) | %.2f | %.2f | %s | %s |%n",
               c.window().climateId(),
               c.window().forageId(),
               c.window().purpose().replace('_', ' '),
@@ -76,6 +86,10 @@ public final class Matrix {
               c.window().yieldHigh(),
               c.cameUpShare(),
               c.readyShare(),
+              Double.isNaN(c.second())
+                  ? ""
+                  : String.format(
+                      Locale.ROOT, "%.2f (%.2f)", c.second(), comesBack.headed().share()),
               against.strip()));
     }
     return out.toString();

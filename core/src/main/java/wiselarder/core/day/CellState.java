@@ -1,8 +1,11 @@
 package wiselarder.core.day;
 
+import wiselarder.core.forage.CropRules;
+import wiselarder.core.forage.CropUses.Second;
 import wiselarder.core.forage.Maturity;
 import wiselarder.core.forage.QualityTable.Values;
 import wiselarder.core.plan.Sowing;
+import wiselarder.core.resolved.ResolvedPlan.CropPlan;
 import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
 import wiselarder.core.resolved.ResolvedPlan.StandPlan;
 
@@ -133,6 +136,22 @@ final class CellState {
     double stage;
     int emergedDay = -1;
     int readyDay = -1;
+
+    /** Since it was last taken down: day of heads, of soft dough, of hard grain; -1 while not. */
+    int headedDay = -1;
+
+    int doughDay = -1;
+    int grainDay = -1;
+
+    /** How fast it grows beside a crop that was never taken late. */
+    double comesBack = 1;
+
+    /** Of the growth that is going on, kg DM/ha since it came up or was last taken late. */
+    double grownKg;
+
+    /** How often it was taken down, in parts. */
+    double uses;
+
     int endedDay = -1;
     boolean failed;
     double waterShareAtSowing = Double.NaN;
@@ -166,6 +185,12 @@ final class CellState {
       c.stage = stage;
       c.emergedDay = emergedDay;
       c.readyDay = readyDay;
+      c.headedDay = headedDay;
+      c.doughDay = doughDay;
+      c.grainDay = grainDay;
+      c.comesBack = comesBack;
+      c.grownKg = grownKg;
+      c.uses = uses;
       c.endedDay = endedDay;
       c.failed = failed;
       c.waterShareAtSowing = waterShareAtSowing;
@@ -243,6 +268,7 @@ final class CellState {
         values.join(youngWorth, young, maturity, kgPerHa + renewed);
         young += kgPerHa + renewed;
       }
+      grownKg += kgPerHa;
       green += kgPerHa;
     }
 
@@ -303,6 +329,37 @@ final class CellState {
     void end(int day) {
       die(green);
       endedDay = day;
+    }
+
+    /**
+     * A crop that was taken down begins anew as its kind does, by the share that was taken.
+     *
+     * @param lostGrowingPoints so little is left of it that its growing points are gone
+     */
+    void regrows(CropPlan crop, double share, boolean lostGrowingPoints, int day) {
+      uses += share;
+      boolean spent = uses > crop.regrowth.mostUses();
+      Second second = crop.course.comesBack(stage, crop.regrowth, lostGrowingPoints);
+      if (!spent && (second != null || crop.course.ratoons())) {
+        double pace =
+            second == null ? comesBack : CropRules.paceOf(second, grownKg, crop.sitePeak);
+        comesBack += share * (Math.min(comesBack, pace) - comesBack);
+        stage -= share * (stage - crop.course.begunAnew(stage, crop.regrowth, crop.baseC));
+        headedDay = stage < crop.course.headingDegreeDays() ? -1 : headedDay;
+        doughDay = stage < crop.course.softDough() ? -1 : doughDay;
+        grainDay = crop.course.ripe(stage) ? grainDay : -1;
+        grownKg *= second == null ? 1 : 1 - share;
+      }
+      if (comesBack < CropRules.SPENT_SHARE) {
+        end(day);
+      }
+    }
+
+    /** Notes how far a crop has come. */
+    void stands(CropRules.Course course, int day) {
+      headedDay = headedDay < 0 && stage >= course.headingDegreeDays() ? day : headedDay;
+      doughDay = doughDay < 0 && stage >= course.softDough() ? day : doughDay;
+      grainDay = grainDay < 0 && course.ripe(stage) ? day : grainDay;
     }
 
     /** True from emergence to the end. */

@@ -38,6 +38,9 @@ public final class DayBook {
   public final double[] weathered;
   public final double[] cutOff;
 
+  /** The ground that was grazed that day: what was taken down over what stood there, ha. */
+  public final double[] grazedHa;
+
   /** Plant-available water in the soil at the end of the day, mm. */
   public final double[] water;
 
@@ -115,6 +118,7 @@ public final class DayBook {
     trampled = new double[fieldCount * rows];
     weathered = new double[fieldCount * rows];
     cutOff = new double[fieldCount * rows];
+    grazedHa = new double[fieldCount * rows];
     water = new double[fieldCount * rows];
     standing = new double[fieldCount][lean ? 0 : days * STANDING];
     mown = new double[fieldCount][lean ? 0 : days * STANDING];
@@ -179,6 +183,7 @@ public final class DayBook {
       trampled,
       weathered,
       cutOff,
+      grazedHa,
       water,
       ripeness
     };

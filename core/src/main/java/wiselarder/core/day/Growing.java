@@ -348,6 +348,7 @@ final class Growing {
       return;
     }
     crop.stage += day >= c.heatFrom ? above : 0;
+    crop.stands(c.course, day);
     if (crop.readyDay < 0 && day >= c.anchoredDay && crop.mass() >= c.readyKg) {
       crop.readyDay = day;
     }
@@ -416,7 +417,10 @@ final class Growing {
     double index = plan.index[day * kinds + sp.kind] * wet;
     if (sp.crop != null) {
       return s.stands[i].lives()
-          ? sp.crop.sitePeak * index * sp.crop.course.growthShare(s.stands[i].stage)
+          ? sp.crop.sitePeak
+              * index
+              * sp.crop.course.growthShare(s.stands[i].stage)
+              * s.stands[i].comesBack
           : 0;
     }
     double[] days = plan.byDay.base;

@@ -12,6 +12,9 @@ import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
  *
  * @param emergedDay leaves above ground
  * @param readyDay height reached and roots anchored: first use
+ * @param headedDay heads are out of what stands at the end, since it was last taken down
+ * @param doughDay its grain is soft dough
+ * @param grainDay its grain is hard
  * @param endedDay terminated, killed by frost, taken after jointing, or failed
  * @param failed true when the seed lay too long in dry or cold ground
  * @param grownKgPerHa all it grew
@@ -26,6 +29,9 @@ public record SowingYear(
     String sowingId,
     int emergedDay,
     int readyDay,
+    int headedDay,
+    int doughDay,
+    int grainDay,
     int endedDay,
     boolean failed,
     double grownKgPerHa,
@@ -38,7 +44,7 @@ public record SowingYear(
   /** A sowing before or after the plan's days: nothing of it is simulated. */
   static SowingYear outside(Sowing sowing) {
     return new SowingYear(
-        sowing.id(), -1, -1, -1, false, 0, 0, 0, Double.NaN, Double.NaN, Double.NaN);
+        sowing.id(), -1, -1, -1, -1, -1, -1, false, 0, 0, 0, Double.NaN, Double.NaN, Double.NaN);
   }
 
   /** Of a crop on all pieces of its field: they come up together, and may be ended apart. */
@@ -57,12 +63,15 @@ public record SowingYear(
         c.stated.id(),
         first.emergedDay,
         ready,
+        first.headedDay,
+        first.doughDay,
+        first.grainDay,
         ended,
         first.failed,
         grown,
         grown * c.lowShare,
         grown * c.highShare,
-        CropRules.chanceOfFailing(c.daysLate, c.comesUpShare),
+        CropRules.chanceOfFailing(c.window, c.daysLate, c.comesUpShare),
         c.daysLate,
         first.waterShareAtSowing);
   }

@@ -171,7 +171,7 @@ public final class YearSimulator {
     }
   }
 
-  /** Takes mass off a stand; a jointed small grain taken low has lost its growing points. */
+  /** Takes mass off a stand, and begins what comes after it. */
   private static void taken(StandPlan sp, StandState stand, double kgPerHa, double picks, int day) {
     double above = stand.mass() - sp.base;
     stand.take(kgPerHa, picks);
@@ -181,7 +181,9 @@ public final class YearSimulator {
       return;
     }
     boolean low = stand.mass() < CropRules.GROWING_POINT_SHARE * sp.entry;
-    if (low && c.endsWhenJointedTaken && c.course.jointed(stand.stage)) {
+    if (c.regrows) {
+      stand.regrows(c, above <= kgPerHa ? 1 : kgPerHa / above, low, day);
+    } else if (low && c.course.jointed(stand.stage)) {
       stand.end(day);
     }
   }
@@ -460,6 +462,7 @@ public final class YearSimulator {
         taken(p.stands[i], s.stands[i], off, plan.groups[g].picks, day);
       }
     }
+    out.grazedHa[out.row(day) + s.field] += share * s.areaHa;
     s.stock = Math.max(0, s.stock - down / s.areaHa);
     s.grazedDay = day;
     s.grazedThisSeason = true;

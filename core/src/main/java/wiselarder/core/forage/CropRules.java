@@ -1,5 +1,8 @@
 package wiselarder.core.forage;
 
+import wiselarder.core.forage.CropUses.Regrowth;
+import wiselarder.core.forage.CropUses.Second;
+
 /**
  * The life of a crop that is sown each time: emergence, heading, ripening, first use. Heat sums are
  * degree-days above the forage's base temperature. All figures here are assumptions that put common
@@ -61,22 +64,28 @@ public final class CropRules {
    * @param ripeDegreeDays heat after which nothing is added
    * @param sinceWinter heat counts from the coldest time on, as winter types must feel the cold
    * @param diesRipe the green dies once nothing is added; otherwise it stands until frost takes it
+   * @param ratoons taken down it begins anew from its base and heads again, as sudans, millets and
+   *     sorghums do
    */
   public record Course(
-      double headingDegreeDays, double ripeDegreeDays, boolean sinceWinter, boolean diesRipe) {
+      double headingDegreeDays,
+      double ripeDegreeDays,
+      boolean sinceWinter,
+      boolean diesRipe,
+      boolean ratoons) {
     /** Course by management group. */
     public static Course of(Forage f) {
       return switch (f.group()) {
-        case "winter_small_grain" -> new Course(500, 1050, true, true);
-        case "annual_ryegrass" -> new Course(650, 1250, true, true);
+        case "winter_small_grain" -> new Course(500, 1050, true, true, false);
+        case "annual_ryegrass" -> new Course(650, 1250, true, true, false);
         case "annual_legume" ->
             f.life() == Forage.Life.WINTER_ANNUAL
-                ? new Course(600, 1150, true, true)
-                : new Course(900, 1500, false, true);
-        case "spring_small_grain" -> new Course(900, 1600, false, true);
-        case "cover_mix" -> new Course(1000, 1800, false, true);
-        case "summer_annual_grass" -> new Course(750, 1600, false, true);
-        case "grain_sorghum" -> new Course(800, 1500, false, true);
+                ? new Course(600, 1150, true, true, false)
+                : new Course(900, 1500, false, true, false);
+        case "spring_small_grain" -> new Course(900, 1600, false, true, false);
+        case "cover_mix" -> new Course(1000, 1800, false, true, false);
+        case "summer_annual_grass" -> new Course(750, 1600, false, true, true);
+        case "grain_sorghum" -> new Course(800, 1500, false, true, true);
         default -> leafy(f);
       };
     }
@@ -84,7 +93,7 @@ public final class CropRules {
     /** Brassicas: full size after the slow end of the days to first use, and no seed this year. */
     private static Course leafy(Forage f) {
       double full = HEAT_PER_DAY * f.daysToFirstUseHigh();
-      return new Course(full, 1.5 * full, false, false);
+      return new Course(full, 1.5 * full, false, false, false);
     }
 
     /** Share of growth left by stage: all to heading, then straight down to none when ripe. */
@@ -95,6 +104,58 @@ public final class CropRules {
       return Math.max(0, (ripeDegreeDays - degreeDays) / (ripeDegreeDays - headingDegreeDays));
     }
 
+    /** From here on the heads swell in their sheaths. */
+    private double boot() {
+      return BOOT_SHARE * headingDegreeDays;
+    }
+
+    /** Grain is dough: two fifths of the way from heading to ripe. Assumption. */
+    public double softDough() {
+      return headingDegreeDays + DOUGH_SHARE * (ripeDegreeDays - headingDegreeDays);
+    }
+
+    /**
+     * What comes back of a crop taken at a stage, or null while it comes back by its leaf alone.
+     *
+     * @param lostGrowingPoints taken so low that a jointed stand has lost them
+     */
+    public Second comesBack(double degreeDays, Regrowth regrowth, boolean lostGrowingPoints) {
+      if (degreeDays >= softDough()) {
+        return regrowth.atDough();
+      }
+      if (degreeDays >= headingDegreeDays) {
+        return regrowth.headed();
+      }
+      boolean late = degreeDays >= boot() || (lostGrowingPoints && jointed(degreeDays));
+      return late && !ratoons ? regrowth.atBoot() : null;
+    }
+
+    /**
+     * The stage at which what comes back begins: one that ratoons comes to soft dough again after the
+     * days that the table gives, in warm weather; late tillers of others begin jointed; leafy crops
+     * go on.
+     */
+    public double begunAnew(double degreeDays, Regrowth regrowth, double baseC) {
+      if (!diesRipe) {
+        return degreeDays;
+      }
+      if (!ratoons) {
+        return Math.min(degreeDays, JOINTED_SHARE * headingDegreeDays);
+      }
+      double left = regrowth.doughDays() * (WARM_DAY_C - baseC);
+      double begins = left > 0 ? softDough() - left : RATOON_SHARE * headingDegreeDays;
+      return Math.min(degreeDays, Math.max(0, begins));
+    }
+
+    private static final double BOOT_SHARE = 0.85;
+    private static final double DOUGH_SHARE = 0.4;
+
+    /** Warmth at which the table counts days to dough, deg C. */
+    private static final double WARM_DAY_C = 24.5;
+
+    /** Where no days to dough are known: half way to heading. Assumption. */
+    private static final double RATOON_SHARE = 0.5;
+
     public boolean jointed(double degreeDays) {
       return degreeDays >= JOINTED_SHARE * headingDegreeDays;
     }
@@ -104,20 +165,44 @@ public final class CropRules {
     }
   }
 
-  /** True for small grains, whose stand ends when the growing point is taken after jointing. */
-  public static boolean endsWhenJointedTaken(Forage f) {
+  /** True for small grains: stock come off them when stems rise, or take the growing points. */
+  public static boolean spentWhenJointed(Forage f) {
     return f.group().endsWith("small_grain") || !f.regrows();
   }
 
   /**
-   * Chance that a sowing fails: it does not come up in the share of years that was simulated, and
-   * of those in which it does one in twenty fails later, and 1.2% more for each day it is late;
-   * never above 98%. The last two are assumptions.
+   * How fast a second growth goes, beside a crop that was never taken: so that on ordinary days it
+   * comes to its share of the first in its time, and never faster than the first.
    *
-   * @param daysLate days after the crop's usual sowing in this climate; early counts as none
+   * @param firstKgPerHa grown until it was taken
+   * @param peakKgPerHaDay of this crop at this place
+   */
+  public static double paceOf(Second second, double firstKgPerHa, double peakKgPerHaDay) {
+    double ordinary = ORDINARY_DAY * peakKgPerHaDay * second.days();
+    return ordinary <= 0 ? 0 : Math.min(1, second.share() * firstKgPerHa / ordinary);
+  }
+
+  /** An ordinary day's growth from stubble to full leaf beside the best. Assumption. */
+  private static final double ORDINARY_DAY = 0.45;
+
+  /** What still grows at less than this share of its growth has come to its end. Assumption. */
+  public static final double SPENT_SHARE = 0.02;
+
+  /**
+   * Chance that a sowing fails: as often as it does not come up in simulated years, and no less
+   * than the table says for a sowing so late. Where the table has no row, one in twenty of those
+   * that come up fails later, and 1.2% more for each day it is late. Never above 98%. The figures
+   * without a row are assumptions.
+   *
+   * @param window of the table, or null
+   * @param daysLate days after the best ones; early counts as none
    * @param comesUpShare share of years in which it comes up when sown that day
    */
-  public static double chanceOfFailing(double daysLate, double comesUpShare) {
+  public static double chanceOfFailing(
+      SowingTable.Window window, double daysLate, double comesUpShare) {
+    if (window != null) {
+      return Math.min(0.98, Math.max(window.fails(daysLate), 1 - comesUpShare));
+    }
     double later = Math.min(0.95, 0.05 + 0.012 * Math.max(0, daysLate));
     return Math.min(0.98, 1 - comesUpShare * (1 - later));
   }

@@ -29,6 +29,8 @@ public final class SowingTable {
    * @param bestFrom first of its best days; {@code bestTo} the last
    * @param useFromDays days from sowing to first use, {@code useToDays} at the longest
    * @param failLow share of sowings that fail, {@code failHigh} on poor ground
+   * @param failLate share that fails when sown two weeks after its best days
+   * @param lostLate share of the yield that is lost then
    */
   public record Window(
       String climateId,
@@ -44,7 +46,38 @@ public final class SowingTable {
       double yieldLikely,
       double yieldHigh,
       double failLow,
-      double failHigh) {
+      double failHigh,
+      double failLate,
+      double lostLate) {
+
+    /** Share of sowings that fail, so many days after the best ones; below zero counts as none. */
+    public double fails(double daysLate) {
+      double onTime = (failLow + failHigh) / 2;
+      double late = Math.max(0, failLate - onTime) * Math.max(0, daysLate) / LATE_DAYS;
+      double pastAll = Math.max(0, daysLate - Math.floorMod(latest - bestTo, 365));
+      return Math.min(MOST_FAIL, onTime + late + FAIL_PER_DAY_PAST_ALL * pastAll);
+    }
+
+    /** What is left of a crop's growth, of which half of what lateness costs is taken off. */
+    public double lateShare(double daysLate) {
+      double off = HALF * lostLate * Math.max(0, daysLate) / LATE_DAYS;
+      return Math.max(LEAST_LEFT, 1 - off);
+    }
+
+    private static final double LATE_DAYS = 14;
+
+    /** Each day after the last on which it is worth sowing. Assumption. */
+    private static final double FAIL_PER_DAY_PAST_ALL = 0.012;
+
+    private static final double MOST_FAIL = 0.98;
+
+    /**
+     * The shorter season costs about the other half in simulated years; what this half stands for,
+     * fewer tillers and shallower roots, no simulation of leaf and water knows. Assumption.
+     */
+    private static final double HALF = 0.5;
+
+    private static final double LEAST_LEFT = 0.4;
 
     /** True where first use is grazing of green feed. */
     public boolean grazed() {
@@ -98,7 +131,9 @@ public final class SowingTable {
         r.number("yield_likely_kg_ha", 0, 40000),
         r.number("yield_high_kg_ha", 0, 40000),
         r.number("establish_fail_low", 0, 1),
-        r.number("establish_fail_high", 0, 1));
+        r.number("establish_fail_high", 0, 1),
+        r.number("fail_if_two_weeks_late", 0, 1),
+        r.number("yield_lost_per_2_weeks_late", 0, 1));
   }
 
   private static String key(String climateId, String forageId) {

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.forage.CropRules;
+import wiselarder.core.forage.CropUses;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.GrowthIndex;
 import wiselarder.core.forage.SowingTable;
@@ -37,10 +38,12 @@ public final class CropCalibration {
   private static final int MOST_KEPT = 2000;
 
   private final SowingTable table;
+  private final CropUses uses;
   private final UsualYears usual;
 
-  public CropCalibration(SowingTable table, UsualYears usual) {
+  public CropCalibration(SowingTable table, CropUses uses, UsualYears usual) {
     this.table = table;
+    this.uses = uses;
     this.usual = usual;
   }
 
@@ -118,16 +121,19 @@ public final class CropCalibration {
   public record Site(double factor, double emergedKgPerHa, double readyKgPerHa) {}
 
   /**
-   * Sets a crop to a place: so that over simulated years, sown in its best days and taken to its
-   * residual each time it is ready, it yields what is stated or what the table calls likely there,
-   * and is first ready in the middle of the table's days. Crops without a row there yield the
-   * forage's ordinary yield in a normal year, as far as the climate allows.
+   * Sets a crop to a place and to the season it is sown for: so that over simulated years, sown in
+   * the best days of that season and taken to its residual each time it is ready, it yields what is
+   * stated or what the table calls likely, and is first ready in the middle of the table's days.
+   * What is sown for hay or to stand is left alone. Crops without a row there yield the forage's
+   * ordinary yield in a normal year, as far as the climate allows.
    *
    * @param capacityMm water the soil holds for the crop
    * @param yieldKgPerHa grown when sown on time; null for the table's
+   * @param sowDoy day of the year on which it is sown, 1 to 366
    */
-  public Site site(Forage f, Climate climate, double capacityMm, Double yieldKgPerHa) {
-    SowingTable.Window main = table.main(climate.id(), f);
+  public Site site(
+      Forage f, Climate climate, double capacityMm, Double yieldKgPerHa, int sowDoy) {
+    SowingTable.Window main = table.nearest(climate.id(), f, sowDoy);
     if (main == null) {
       return new Site(
           siteFactor(f, climate, capacityMm, yieldKgPerHa),
@@ -135,7 +141,7 @@ public final class CropCalibration {
           f.entryMassKgPerHa());
     }
     double target = yieldKgPerHa == null ? main.yieldLikely() : yieldKgPerHa;
-    SiteKey key = new SiteKey(climate.id(), f, (int) Math.round(capacityMm), target);
+    SiteKey key = new SiteKey(main, f, (int) Math.round(capacityMm), target);
     Site kept = sites.get(key);
     if (kept == null) {
       kept = new Fit(f, climate, capacityMm, main, target).site();
@@ -144,7 +150,8 @@ public final class CropCalibration {
     return kept;
   }
 
-  private record SiteKey(String climateId, Forage forage, int capacityMm, double yieldKgPerHa) {}
+  private record SiteKey(
+      SowingTable.Window window, Forage forage, int capacityMm, double yieldKgPerHa) {}
 
   private final Map<SiteKey, Site> sites =
       Collections.synchronizedMap(
@@ -170,11 +177,16 @@ public final class CropCalibration {
     return table;
   }
 
+  /** What comes back of crops. */
+  public CropUses uses() {
+    return uses;
+  }
+
   /** One crop being set to a place on a few simulated years. */
   private final class Fit {
     private static final int YEARS = 12;
     private static final int ROUNDS = 5;
-    private static final int STEPS_EACH = 3;
+    private static final int STEPS_EACH = 5;
     private static final int HALVINGS = 7;
     private static final double LEAST_KG = 25;
     private static final double MOST_KG = 900;
@@ -188,14 +200,17 @@ public final class CropCalibration {
     private final double target;
     private final double wantedDays;
     private final double readyKg;
+    private final boolean grazed;
     private final int sown;
     private final List<WeatherYear> years;
     private final List<double[]> indices = new ArrayList<>();
+    private final CropUses.Regrowth regrowth;
 
     Fit(Forage f, Climate climate, double capacityMm, SowingTable.Window main, double target) {
       this.f = f;
       this.climate = climate;
       this.capacityMm = capacityMm;
+      this.regrowth = uses.of(f);
       this.target = target;
       this.wantedDays =
           main.grazed()
@@ -205,6 +220,7 @@ public final class CropCalibration {
       double once = Math.max(f.minResidualKgPerHa() * 1.2, READY_SHARE * target);
       this.readyKg = Math.min(entry, once);
       this.sown = main.middle() - 1;
+      this.grazed = main.grazed();
       this.years = usual.weather(climate).subList(0, YEARS);
       for (WeatherYear w : years) {
         indices.add(GrowthIndex.daily(f, w, climate));
@@ -227,7 +243,8 @@ public final class CropCalibration {
         }
         for (int i = 0; i < STEPS_EACH; i++) {
           double mean = run(factor, emerged).meanKg;
-          double step = mean <= 0 ? 1 : Math.max(0.5, Math.min(2, target / mean));
+          // by the root: growth from a small leaf answers more than in proportion
+          double step = mean <= 0 ? 1 : Math.max(0.5, Math.min(2, Math.sqrt(target / mean)));
           factor = Math.min(MOST_FACTOR, factor * step);
         }
       }
@@ -277,6 +294,7 @@ public final class CropCalibration {
         double heat = 0;
         double stage = 0;
         double green = 0;
+        int uses = 0;
         boolean counted = !course.sinceWinter();
         for (int d = sown; d < Math.min(w.days(), sown + 395); d++) {
           double above = Math.max(0, w.tmeanC(d) - f.baseC());
@@ -291,7 +309,9 @@ public final class CropCalibration {
           } else {
             counted |= w.year().date(d).getDayOfYear() == climate.coldestDoy();
             stage += counted ? above : 0;
-            if (ends(f, course, stage, w, d)) {
+            double tooCold = Math.max(0, f.winterHardyC() - w.tminC(d));
+            green *= 1 - Math.min(1, tooCold * CropRules.KILLED_PER_DEGREE);
+            if (ends(f, course, stage, w, d) || green < CropRules.LEAST_ALIVE_KG_PER_HA) {
               return;
             }
             double wet = SoilWater.growthShare(water, capacityMm, f.droughtHold());
@@ -303,7 +323,14 @@ public final class CropCalibration {
             grownKg += most * wet * light * crowded;
             if (green >= readyKg) {
               readyAfter = Math.min(readyAfter, d - sown);
-              green = mayBite(f, course, stage) ? f.minResidualKgPerHa() : green;
+              if (grazed && mayBite(f, course, stage)) {
+                green = f.minResidualKgPerHa();
+                uses++;
+                stage =
+                    course.ratoons() && uses < regrowth.mostUses()
+                        ? course.begunAnew(stage, regrowth, f.baseC())
+                        : stage;
+              }
             }
           }
           double cover = SwardRules.lightCaught(k, green);
@@ -358,15 +385,15 @@ public final class CropCalibration {
     return yields;
   }
 
-  /** Frost, ripeness or cold ends the crop on a day. */
+  /** Frost or ripeness ends the crop on a day. */
   private static boolean ends(
       Forage f, CropRules.Course course, double stage, WeatherYear w, int d) {
     boolean killed = w.frostSeason(d) && f.frostResponse() == Forage.FrostResponse.KILLED;
-    return killed || (course.diesRipe() && course.ripe(stage)) || w.tminC(d) < f.winterHardyC();
+    return killed || (course.diesRipe() && course.ripe(stage));
   }
 
   private static boolean mayBite(Forage f, CropRules.Course course, double stage) {
-    return f.regrows() && !(CropRules.endsWhenJointedTaken(f) && course.jointed(stage));
+    return f.regrows() && !(CropRules.spentWhenJointed(f) && course.jointed(stage));
   }
 
   /** Growth of one crop in the reference use: taken to its residual each time it reaches entry. */
@@ -390,7 +417,7 @@ public final class CropCalibration {
       } else {
         counted |= w.year().date(d).getDayOfYear() == climate.coldestDoy();
         stage += counted ? above : 0;
-        if (ends(f, course, stage, w, d)) {
+        if (ends(f, course, stage, w, d) || w.tminC(d) < f.winterHardyC()) {
           break;
         }
         double wet = SoilWater.growthShare(water, capacityMm, f.droughtHold());

@@ -3,6 +3,7 @@ package wiselarder.core.plan;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import wiselarder.core.forage.CropUses;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.GrowthCurve;
 import wiselarder.core.forage.GrowthTable;
@@ -54,7 +55,7 @@ public record Catalogue(
         LossMethod.loadAll(),
         PackageSize.loadAll(),
         StoredFeed.loadAll(),
-        new CropCalibration(SowingTable.load(), usual),
+        new CropCalibration(SowingTable.load(), CropUses.load(), usual),
         usual,
         new DrySeasons(),
         QualityTable.load(forages),

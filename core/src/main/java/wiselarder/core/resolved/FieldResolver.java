@@ -277,6 +277,7 @@ final class FieldResolver {
     c.sowDay = plan.year.day(sowing.sowOn());
     SowingTable.Window window =
         catalogue.crops().table().nearest(plan.climate.id(), forage, sowing.sowOn().getDayOfYear());
+    c.window = window;
     double least =
         catalogue.crops().table().of(plan.climate.id(), forage).stream()
             .filter(SowingTable.Window::grazed)
@@ -294,7 +295,9 @@ final class FieldResolver {
             : window.yieldHigh() / window.yieldLikely();
     c.course = CropRules.Course.of(forage);
     c.heatFrom = c.course.sinceWinter() ? coldestAfter(sowing.sowOn()) : c.sowDay;
-    c.endsWhenJointedTaken = CropRules.endsWhenJointedTaken(forage);
+    c.regrows = forage.regrows();
+    c.regrowth = catalogue.crops().uses().of(forage);
+    c.baseC = forage.baseC();
     c.daysLate = catalogue.crops().daysLate(forage, plan.climate, sowing.sowOn());
     UsualYears.Emergence usually =
         catalogue.usual().emergence(forage, plan.climate, sowing.sowOn().getDayOfYear());
@@ -325,8 +328,10 @@ final class FieldResolver {
                 s.forage,
                 plan.climate,
                 capacityMm(field, rootCm(s.forage)),
-                s.crop.stated.yieldKgPerHa());
-    s.crop.sitePeak = s.forage.peakKgPerHaDay() * site.factor();
+                s.crop.stated.yieldKgPerHa(),
+                s.crop.stated.sowOn().getDayOfYear());
+    double late = s.crop.window == null ? 1 : s.crop.window.lateShare(s.crop.daysLate);
+    s.crop.sitePeak = s.forage.peakKgPerHaDay() * site.factor() * late;
     s.crop.emergedKg = site.emergedKgPerHa() * s.crop.stated.seedShare();
     s.crop.readyKg = site.readyKgPerHa();
   }

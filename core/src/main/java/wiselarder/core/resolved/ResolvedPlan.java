@@ -9,11 +9,13 @@ import java.util.stream.Stream;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.caution.Caution;
 import wiselarder.core.forage.CropRules;
+import wiselarder.core.forage.CropUses;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.GrowthIndex;
 import wiselarder.core.forage.LearningTimes;
 import wiselarder.core.forage.Maturity;
 import wiselarder.core.forage.QualityTable;
+import wiselarder.core.forage.SowingTable;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.GroupDemand;
 import wiselarder.core.herd.GroupYear;
@@ -202,8 +204,17 @@ public final class ResolvedPlan {
     public double usualRainMm;
 
     public double daysLate;
+
+    /** The row of the table of sowings by which it goes, or null. */
+    public SowingTable.Window window;
+
     public CropRules.Course course;
-    public boolean endsWhenJointedTaken;
+
+    /** Whether anything comes back of it, how much, and the base of its heat, deg C. */
+    public boolean regrows;
+
+    public CropUses.Regrowth regrowth;
+    public double baseC;
   }
 
   /** One field: area in ha, water in mm. */

@@ -185,11 +185,16 @@ class WeatherDrivenYearTest {
     late.sowings.add(
         sowing("cereal_rye", LocalDate.of(2027, 11, 14), Sowing.Preparation.FULL_SEEDBED));
     double onTime = in("normal", early.build()).sowing(0).chanceOfFailing();
-    assertThat(in("normal", late.build()).sowing(0).chanceOfFailing()).isGreaterThan(onTime + 0.2);
+    assertThat(in("normal", late.build()).sowing(0).chanceOfFailing()).isGreaterThan(onTime);
+    // rye for spring by the table: 3 to 9% fail on time, 8% two weeks late; the crop is late by 30
+    // days, 4 of them past its latest day: 6% + 2 points x 30 / 14 + 4 x 1.2%
+    assertThat(in("normal", late.build()).sowing(0).chanceOfFailing())
+        .isCloseTo(0.06 + 0.02 * 30 / 14 + 4 * 0.012, within(1e-9));
+    assertThat(onTime).isCloseTo(0.06, within(1e-9));
     // up every year, on time: 5%; up in 7 of 10: 1 - 0.7 x 0.95 = 33.5%; 30 days late 41%
-    assertThat(CropRules.chanceOfFailing(0, 1)).isCloseTo(0.05, within(1e-9));
-    assertThat(CropRules.chanceOfFailing(0, 0.7)).isCloseTo(0.335, within(1e-9));
-    assertThat(CropRules.chanceOfFailing(30, 1)).isCloseTo(0.41, within(1e-9));
+    assertThat(CropRules.chanceOfFailing(null, 0, 1)).isCloseTo(0.05, within(1e-9));
+    assertThat(CropRules.chanceOfFailing(null, 0, 0.7)).isCloseTo(0.335, within(1e-9));
+    assertThat(CropRules.chanceOfFailing(null, 30, 1)).isCloseTo(0.41, within(1e-9));
   }
 
   @Test
@@ -218,7 +223,7 @@ class WeatherDrivenYearTest {
     bare.sowings.add(
         sowing("annual_ryegrass", LocalDate.of(2027, 9, 25), Sowing.Preparation.FULL_SEEDBED));
     assertThat(shared.sowing(0).grownKgPerHa())
-        .isLessThan(0.96 * in("normal", bare.build()).sowing(0).grownKgPerHa());
+        .isLessThan(0.98 * in("normal", bare.build()).sowing(0).grownKgPerHa());
     int june = alone.year().day(LocalDate.of(2028, 6, 1));
     double bermuda = shared.coverKgPerHa(0, june) - shared.sownCoverKgPerHa(0, june);
     // point 17: what is not eaten in time shades the perennial below it

@@ -12,6 +12,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.closing.Fitting;
 import wiselarder.core.day.SowingYear;
+import wiselarder.core.forage.SowingTable;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Season;
 import wiselarder.core.plan.Sowing;
@@ -78,8 +79,102 @@ class MatrixTest {
     List<CropCheck> grazed = crops.stream().filter(c -> c.window().grazed()).toList();
     long ready = grazed.stream().filter(CropCheck::useFits).count();
     long yields = crops.stream().filter(CropCheck::yieldFits).count();
-    assertThat((double) ready / grazed.size()).isGreaterThan(0.75);
-    assertThat((double) yields / crops.size()).isGreaterThan(0.85);
+    assertThat((double) ready / grazed.size()).isGreaterThan(0.77);
+    assertThat((double) yields / crops.size()).isGreaterThan(0.95);
+  }
+
+  @Test
+  void whatComesBackAfterACutLiesWithinTheTable() {
+    long fit =
+        crops.stream()
+            .filter(
+                c ->
+                    c.secondFits(
+                        ENGINE
+                            .catalogue()
+                            .crops()
+                            .uses()
+                            .of(ENGINE.catalogue().forage(c.window().forageId()))))
+            .count();
+    assertThat((double) fit / crops.size()).isGreaterThan(0.97);
+    assertThat(crops)
+        .filteredOn(c -> c.window().forageId().equals("foxtail_millet"))
+        .allMatch(c -> c.second() < 0.02);
+  }
+
+  private static SowingYear[] sown(
+      String climate, String crop, int doy, Sowing.Preparation way, String sod) {
+    LocalDate on = LocalDate.ofYearDay(2027, (doy - 1) % 365 + 1);
+    PlanYear year = new PlanYear(on.minusDays(60).withDayOfMonth(1), 20);
+    FarmPlan plan =
+        Grounds.sownInto(sod, climate, year, new Sowing("s", "a", crop, on, way, null, 1, null));
+    SowingYear[] years = new SowingYear[YEARS];
+    for (int i = 0; i < YEARS; i++) {
+      years[i] = ENGINE.in(Season.parse("seed:" + (i + 1))).simulate(plan).sowing(0);
+    }
+    return years;
+  }
+
+  private static double mean(SowingYear[] years) {
+    return java.util.Arrays.stream(years)
+        .mapToDouble(SowingYear::grownKgPerHa)
+        .average()
+        .orElseThrow();
+  }
+
+  private static long cameUp(SowingYear[] years) {
+    return java.util.Arrays.stream(years).filter(y -> y.emergedDay() >= 0).count();
+  }
+
+  /** The table's loss is for the use it is sown for; over all rows the two come to the same. */
+  @Test
+  void aFortnightsDelayCostsAboutWhatTheTableSays() {
+    double lost = 0;
+    double byTable = 0;
+    double fails = 0;
+    int rows = 0;
+    for (CropCheck c : crops) {
+      SowingTable.Window w = c.window();
+      boolean rainy = !w.climateId().equals("semi_arid_north");
+      if (rainy && w.purpose().equals("summer_feed") || w.purpose().equals("hay_or_silage")) {
+        Sowing.Preparation bed = Sowing.Preparation.FULL_SEEDBED;
+        double onTime = mean(sown(w.climateId(), w.forageId(), w.bestTo(), bed, "fallow"));
+        SowingYear[] late = sown(w.climateId(), w.forageId(), w.bestTo() + 14, bed, "fallow");
+        lost += 1 - mean(late) / onTime;
+        byTable += w.lostLate();
+        fails += late[0].chanceOfFailing() - w.failLate();
+        rows++;
+      }
+    }
+    assertThat(rows).isGreaterThan(40);
+    assertThat(lost / rows).isCloseTo(byTable / rows, org.assertj.core.api.Assertions.within(0.06));
+    assertThat(fails / rows).isBetween(-0.03, 0.1);
+  }
+
+  /** Reversed in the transition zone before each crop was set to the season it is sown for. */
+  @ParameterizedTest
+  @CsvSource({"cereal_rye", "winter_wheat", "winter_triticale"})
+  void autumnCerealsInASodBeatOatsSownInLateWinter(String cereal) {
+    int pairs = 0;
+    for (CropCheck oats : crops) {
+      SowingTable.Window spring = oats.window();
+      if (!spring.forageId().equals("spring_oats") || !spring.purpose().equals("spring_feed")) {
+        continue;
+      }
+      for (CropCheck autumn : crops) {
+        SowingTable.Window w = autumn.window();
+        if (w.forageId().equals(cereal) && w.climateId().equals(spring.climateId())) {
+          Sowing.Preparation way = Sowing.Preparation.LIGHT_DISKING;
+          SowingYear[] a = sown(w.climateId(), cereal, w.middle(), way, "bermudagrass");
+          SowingYear[] o =
+              sown(w.climateId(), "spring_oats", spring.middle(), way, "bermudagrass");
+          assertThat(mean(a)).as("%s in %s", cereal, w.climateId()).isGreaterThan(mean(o));
+          assertThat(cameUp(a)).isGreaterThanOrEqualTo(cameUp(o));
+          pairs++;
+        }
+      }
+    }
+    assertThat(pairs).isPositive();
   }
 
   /** Crops that came a season late, or not at all, before they were set to their place. */

@@ -11,6 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import wiselarder.core.Farms;
 import wiselarder.core.balance.YearBalance;
+import wiselarder.core.forage.CropUses;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.SowingTable;
 import wiselarder.core.plan.Sowing;
@@ -18,7 +19,7 @@ import wiselarder.core.weather.Climate;
 
 /** Crops set to a place: when they are sown there, and what a stated yield asks of the site. */
 class CropCalibrationTest {
-  private final CropCalibration crops = new CropCalibration(SowingTable.load(), new UsualYears());
+  private final CropCalibration crops = new CropCalibration(SowingTable.load(), CropUses.load(), new UsualYears());
 
   private static Forage forage(String id) {
     return ENGINE.catalogue().forage(id);

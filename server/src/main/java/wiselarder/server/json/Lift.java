@@ -22,11 +22,13 @@ import wiselarder.core.records.LotTested;
  * <tr><td>3 to 4<td>map, lie of fields, own forages, machines, light passes: none where missing
  * <tr><td>4 to 5<td>comings and goings, keeping, origin, size, reserve: none where missing
  * <tr><td>5 to 6<td>what was fed, counted, seen and tested left the plan and became records
+ * <tr><td>6 to 7<td>the most that a step gives became a portion; paddocks, heights: none where
+ *     missing
  * </table>
  */
 public final class Lift {
   /** The version that is written. */
-  public static final int PRESENT = 6;
+  public static final int PRESENT = 7;
 
   private static final JsonNode NONE = Json.MAPPER.createArrayNode();
 
@@ -55,7 +57,19 @@ public final class Lift {
     if (version < 6) {
       lift.recordsLeaveThePlan();
     }
+    if (version < 7) {
+      list(part.path("plan"), "steps").forEach(Lift::portion);
+    }
     return new Lifted(part, List.copyOf(lift.records));
+  }
+
+  private static void portion(JsonNode step) {
+    JsonNode most = step.isObject() ? ((ObjectNode) step).remove("mostShare") : null;
+    if (most != null && !most.isNull()) {
+      ObjectNode portion = ((ObjectNode) step).putObject("portion");
+      portion.put("bound", "AT_MOST").set("share", most);
+      portion.putNull("kgPerHeadDay");
+    }
   }
 
   private void recordsLeaveThePlan() {

@@ -18,12 +18,14 @@ import wiselarder.core.closing.Fitting;
 import wiselarder.core.closing.LetGrow;
 import wiselarder.core.closing.StandReturn;
 import wiselarder.core.edit.PlanEdit;
+import wiselarder.core.forage.HeightTable;
 import wiselarder.core.land.CoverMeasure;
 import wiselarder.core.land.Grid;
 import wiselarder.core.land.Outline;
 import wiselarder.core.land.Survey;
 import wiselarder.core.plan.Farm;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.Catalogue;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Refused;
 import wiselarder.server.file.FarmFile;
@@ -156,9 +158,13 @@ class LandController {
    *
    * @param perUnitKg of the plate's line, kg DM/ha for each unit read
    * @param baseKg of the plate's line, kg DM/ha
+   * @param season of the plants, for heights
+   * @param density of the stand, for heights
    */
   record Readings(
       String forageId,
+      HeightTable.Season season,
+      HeightTable.Density density,
       List<Double> heightsCm,
       List<Double> plate,
       double perUnitKg,
@@ -178,12 +184,12 @@ class LandController {
     if (!Check.present("plate", readings.plate).isEmpty()) {
       return CoverMeasure.byPlate(readings.plate, readings.perUnitKg, readings.baseKg);
     }
+    Catalogue catalogue = views.engine("normal", plan).catalogue().on(plan.content().farm());
     return CoverMeasure.byHeights(
-        views
-            .engine("normal", plan)
-            .catalogue()
-            .on(plan.content().farm())
-            .forage(readings.forageId),
+        catalogue.heights(),
+        catalogue.forage(readings.forageId),
+        Check.present("season", readings.season),
+        Check.present("density", readings.density),
         Check.present("heightsCm", readings.heightsCm));
   }
 

@@ -94,7 +94,9 @@ public record YearView(
    * One field's year. {@code grazedKg} is what stock ate there each day, whole field; protein and
    * TDN are those of all that stands, -1 where nothing does; {@code breakHa} is the piece given
    * each day where the field is opened in strips, empty elsewhere. Water, worth and piece are empty
-   * where nobody asks about the field.
+   * where nobody asks about the field. {@code pieces} are those it is grazed in, {@code inRound}
+   * those of the whole round that it belongs to, {@code eatenPercent} what is eaten of what stock
+   * take down there.
    */
   public record FieldYear(
       String id,
@@ -107,6 +109,9 @@ public record YearView(
       int soilCapacityMm,
       int residualKgPerHa,
       int ceilingKgPerHa,
+      int pieces,
+      int inRound,
+      int eatenPercent,
       double grownKg,
       double eatenKg,
       double wastedKg,
@@ -344,6 +349,9 @@ public record YearView(
         (int) Math.round(b.soilCapacityMm(f)),
         (int) Math.round(b.residualKgPerHa(f)),
         (int) Math.round(b.ceilingKgPerHa(f)),
+        b.resolved().pieces.of(f),
+        (int) b.resolved().pieces.inRound(f),
+        (int) Math.round(100 * b.resolved().pieces.utilization(f, 0, false)),
         sum(b, d -> b.grownKg(f, d)),
         sum(b, d -> b.grazedKg(f, d)),
         sum(b, d -> b.trampledKg(f, d)),

@@ -14,6 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.Portion;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.records.ConditionSeen;
 import wiselarder.core.records.FarmRecord;
@@ -40,7 +41,7 @@ class FarmFileTest {
 
   /** Every version that was ever written says the same of the same farm. */
   @ParameterizedTest
-  @ValueSource(ints = {1, 2, 3, 4, 5})
+  @ValueSource(ints = {1, 2, 3, 4, 5, 6})
   void aFileOfEveryOlderVersionIsStillRead(int version) {
     FarmFile.Content old =
         FarmFile.read(Path.of("src/test/resources/files/version-%d.json".formatted(version)));
@@ -74,12 +75,22 @@ class FarmFileTest {
     assertThat(FarmFile.read(FarmFile.write(old))).isEqualTo(old);
   }
 
+  @Test
+  void theMostOfAStepBecomesAPortion() throws IOException {
+    String old = Files.readString(Path.of("src/test/resources/files/version-6.json"));
+    String third = old.replaceFirst("\"mostShare\": null", "\"mostShare\": 0.3");
+    assertThat(third).isNotEqualTo(old);
+    assertThat(FarmFile.read(third).plans().get(0).plan().steps().get(0).portion())
+        .isEqualTo(Portion.atMost(0.3));
+    assertThat(FarmFile.read(old).plans().get(0).plan().steps().get(0).portion()).isNull();
+  }
+
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',
       value = {
-        "\"version\": 6 | \"version\": 7 | file_version {version=7, newest=6}",
-        "\"version\": 6 | \"version\": \"two\" | file_version {version=-1, newest=6}",
+        "\"version\": 7 | \"version\": 8 | file_version {version=8, newest=7}",
+        "\"version\": 7 | \"version\": \"two\" | file_version {version=-1, newest=7}",
         "wise-larder-farm | other | foreign_file {format=wise-larder-farm}",
         "\"areaHa\": 2.4 | \"areaHa\": -2 | plans[0].farm.fields[0]: field.areaHa: out_of_range {value=-2.0, min=0.01, max=5000.0}",
         "\"head\": 9 | \"tail\": 1, \"head\": 9 | unknown_name {name=tail, known=",

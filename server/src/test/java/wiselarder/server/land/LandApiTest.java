@@ -150,16 +150,16 @@ class LandApiTest {
         http.post(
                 PLAN + "/cover",
                 """
-                {"forageId": "tall_fescue_novel", "heightsCm": [15, 21], "plate": [],
-                 "perUnitKg": 0, "baseKg": 0, "clips": []}""")
+                {"forageId": "tall_fescue_novel", "season": "SPRING", "density": "ORDINARY",
+                 "heightsCm": [15, 21], "plate": [], "perUnitKg": 0, "baseKg": 0, "clips": []}""")
             .json();
-    assertThat(cover.get("coverKgPerHa").asDouble()).isCloseTo(2060, within(1e-6));
+    assertThat(cover.get("coverKgPerHa").asDouble()).isCloseTo(2100, within(1e-6));
     Http.Answer none =
         http.post(
             PLAN + "/cover",
             """
-            {"forageId": "tall_fescue_novel", "heightsCm": [], "plate": [], "perUnitKg": 0,
-             "baseKg": 0, "clips": []}""");
+            {"forageId": "tall_fescue_novel", "season": "SPRING", "density": "ORDINARY",
+             "heightsCm": [], "plate": [], "perUnitKg": 0, "baseKg": 0, "clips": []}""");
     assertThat(none.status()).isEqualTo(422);
     JsonNode both =
         http.post(

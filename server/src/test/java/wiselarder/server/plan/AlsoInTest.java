@@ -107,7 +107,7 @@ class AlsoInTest {
         """
         {"setFeeding": {"groupId": "%1$s", "steps": [{"id": "s-1", "groupId": "%1$s",
          "kind": "GRAZE", "sourceIds": ["saddle"], "fromInclusive": null, "toExclusive": null,
-         "mostShare": null}]}}"""
+         "portion": null, "roundDays": null}]}}"""
             .formatted(id);
     Http.Answer told = edit(PLAN, feeding, also(null));
     assertThat(told.status()).isEqualTo(409);
