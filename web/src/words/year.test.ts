@@ -32,6 +32,9 @@ describe('a sowing', () => {
     sowingId: 's',
     emergedDay: 22,
     readyDay: 199,
+    headedDay: -1,
+    doughDay: -1,
+    grainDay: -1,
     endedDay: -1,
     failed: false,
     grownKgPerHa: 4000,
@@ -48,6 +51,16 @@ describe('a sowing', () => {
       'Up on 23 September, ready to graze on 18 March (high enough, roots hold). ' +
         'Grows 4,000 kg/ha (2,000 to 7,000); 27% chance that it fails. Sown 18 days after the usual time.',
     );
+  });
+
+  it('says when heads come, and how far its grain gets before it ends', () => {
+    const headed = { ...outcome, headedDay: 240 };
+    expect(sowingOutcome(headed, '2027-09-01', 'METRIC')).toContain('Heads from 28 April.');
+    expect(sowingOutcome({ ...headed, doughDay: 260 }, '2027-09-01', 'METRIC')).toContain(
+      'soft dough from 18 May, not hard before it ends.',
+    );
+    const hard = { ...headed, doughDay: 260, grainDay: 280 };
+    expect(sowingOutcome(hard, '2027-09-01', 'METRIC')).toContain('hard from 7 June.');
   });
 
   it('says when it fails, is never ready, or lies outside the plan', () => {

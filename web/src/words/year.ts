@@ -218,10 +218,17 @@ export function sowingOutcome(o: SowingOutcome, start: string, system: System): 
         ? 'not ready to graze by the end of the plan'
         : 'never ready to graze'
       : `ready to graze on ${longDay(start, o.readyDay)} (high enough, roots hold)`;
+  const grain =
+    o.headedDay < 0
+      ? ''
+      : o.doughDay < 0
+        ? ` Heads from ${longDay(start, o.headedDay)}.`
+        : ` Heads from ${longDay(start, o.headedDay)}, its grain soft dough from ${longDay(start, o.doughDay)}` +
+          (o.grainDay < 0 ? ', not hard before it ends.' : `, hard from ${longDay(start, o.grainDay)}.`);
   const late = o.daysLate > 3 ? ` Sown ${days(Math.round(o.daysLate))} after the usual time.` : '';
   return (
     `${up}, ${ready}. Grows ${amount(o.grownKgPerHa, 'massPerArea', system)} ` +
-    `(${figure(o.lowKgPerHa, 'massPerArea', system)} to ${figure(o.highKgPerHa, 'massPerArea', system)}); ${chance}.${late}`
+    `(${figure(o.lowKgPerHa, 'massPerArea', system)} to ${figure(o.highKgPerHa, 'massPerArea', system)}); ${chance}.${late}${grain}`
   );
 }
 

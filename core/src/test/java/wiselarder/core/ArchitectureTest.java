@@ -128,6 +128,7 @@ class ArchitectureTest {
                   "land",
                   "plan",
                   "resolved",
+                  "store",
                   "weather")),
           Map.entry(
               "closing",

@@ -12,6 +12,7 @@ import wiselarder.core.reference.CsvTable;
  *
  * @param appliesTo feeds, kinds of feed and activities
  * @param species cattle, sheep, goats, horses or people
+ * @param trigger code of what sets it off
  * @param holdDays the longer end of the usual hold, 0 where the table gives none
  */
 public record Hazard(
@@ -22,7 +23,28 @@ public record Hazard(
     String whoToAsk,
     int holdDays,
     Set<String> appliesTo,
-    Set<String> species) {
+    Set<String> species,
+    String trigger) {
+  /** Triggers of the ordinary care that goes with a job, whatever the weather or the herd. */
+  private static final Set<String> EVERYDAY =
+      Set.of(
+          "moving_bales",
+          "electric_fence",
+          "wrap_ingestion",
+          "hay_fire_moisture",
+          "walking_through_smoke_or_silo_gas",
+          "hungry_turnout",
+          "sudden_diet_change",
+          "treated_seed",
+          "mud_and_lying",
+          "ice_and_water",
+          "waterway",
+          "mouldy_feed");
+
+  /** True where it is ordinary care that goes with a job rather than a danger of this plan. */
+  public boolean everyday() {
+    return EVERYDAY.contains(trigger);
+  }
 
   /** True where a kind of group, {@code species/animal group}, is among those it harms. */
   public boolean harms(String kind) {
@@ -57,6 +79,7 @@ public record Hazard(
         r.text("who_to_ask").replace("|", ", "),
         Double.isNaN(hold) ? 0 : (int) hold,
         Set.of(r.text("applies_to").split("\\|")),
-        Set.of(r.text("affects_species").split("\\|")));
+        Set.of(r.text("affects_species").split("\\|")),
+        r.text("trigger_code"));
   }
 }

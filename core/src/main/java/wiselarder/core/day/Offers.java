@@ -37,7 +37,6 @@ final class Offers {
 
   int readyCount;
 
-  private int sinceFrost;
   private boolean snowed;
 
   Offers(ResolvedPlan plan) {
@@ -54,12 +53,11 @@ final class Offers {
     offeringCount = 0;
     readyCount = 0;
     snowed = plan.weather.snowShuts(day);
-    sinceFrost = plan.weather.daysIntoFrostSeason(day);
   }
 
   void morning(int c, FieldPlan p, CellState s, int day) {
     int at = day * plan.fields.length + s.field;
-    open[c] = !snowed && !plan.byDay.shut[at] && !plan.byDay.held[at] && !s.sown && !frostHolds(p);
+    open[c] = !snowed && !plan.byDay.shut[at] && !plan.holds.field(s.field, day) && !s.sown;
     set(c, p, s);
     if (open[c] && aboveKgPerHa[c] > LEAVE_AT_KG_PER_HA) {
       offering[offeringCount++] = c;
@@ -96,11 +94,6 @@ final class Offers {
       }
     }
     return false;
-  }
-
-  /** A killing frost shuts a stand of sorghum for its hold, whenever it comes in this season. */
-  boolean frostHolds(FieldPlan p) {
-    return p.frostHoldDays > 0 && sinceFrost >= 0 && sinceFrost <= p.frostHoldDays;
   }
 
   /** False while a growing stand is below the height at which it is safe to come in. */

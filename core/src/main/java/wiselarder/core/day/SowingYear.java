@@ -13,8 +13,8 @@ import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
  * @param emergedDay leaves above ground
  * @param readyDay height reached and roots anchored: first use
  * @param headedDay heads are out of what stands at the end, since it was last taken down
- * @param doughDay its grain is soft dough
- * @param grainDay its grain is hard
+ * @param doughDay its grain is soft dough; -1 also where it carries none
+ * @param grainDay its grain is hard; so too
  * @param endedDay terminated, killed by frost, taken after jointing, or failed
  * @param failed true when the seed lay too long in dry or cold ground
  * @param grownKgPerHa all it grew
@@ -63,9 +63,9 @@ public record SowingYear(
         c.stated.id(),
         first.emergedDay,
         ready,
-        first.headedDay,
-        first.doughDay,
-        first.grainDay,
+        c.course.diesRipe() ? first.headedDay : -1,
+        c.regrowth.doughDays() > 0 ? first.doughDay : -1,
+        c.regrowth.doughDays() > 0 ? first.grainDay : -1,
         ended,
         first.failed,
         grown,

@@ -155,6 +155,7 @@ final class Stores {
     return s.there
         && (s.openKg > EPSILON_KG || mayOpen(l, day))
         && !plan.lots[l].barred[g]
+        && !plan.holds.lot(l)
         && roomKg(l, needKg) > EPSILON_KG;
   }
 

@@ -271,9 +271,9 @@ public final class YearSimulator {
     boolean may =
         day >= pass.from
             && day < pass.to
-            && !plan.byDay.held[day * plan.fields.length + s.field]
+            && !plan.holds.field(s.field, day)
+            && !plan.holds.group(g, s.field, day)
             && !s.sown
-            && !offers.frostHolds(p)
             && Offers.safe(p, s)
             && !plan.groups[g].barred[s.field];
     double eaten = 0;
@@ -309,7 +309,7 @@ public final class YearSimulator {
     while (left > EPSILON_KG) {
       int[] on = state.standingOn[g];
       int c = on[step];
-      if (c >= 0 && stands(g, c) && learning.full(g, c, day)) {
+      if (c >= 0 && stands(g, c, day) && learning.full(g, c, day)) {
         on = state.besideOn[g];
         c = on[step];
       }
@@ -357,13 +357,13 @@ public final class YearSimulator {
     }
     for (int i = 0; i < offers.readyCount; i++) {
       int c = offers.ready[i];
-      if (s.has[cells[c].field] && stands(g, c)) {
+      if (s.has[cells[c].field] && stands(g, c, day)) {
         readyHa += cells[c].areaHa;
         kg += cells[c].areaHa * eatableKgPerHa(c);
       }
     }
     int on = state.standingOn[g][step];
-    if (on >= 0 && stands(g, on) && !offers.isReady(on)) {
+    if (on >= 0 && stands(g, on, day) && !offers.isReady(on)) {
       readyHa += cells[on].areaHa;
       kg += cells[on].areaHa * eatableKgPerHa(on);
     }
@@ -371,14 +371,15 @@ public final class YearSimulator {
   }
 
   private boolean offers(int g, int c, int day) {
-    return stands(g, c) && !learning.full(g, c, day);
+    return stands(g, c, day) && !learning.full(g, c, day);
   }
 
   /** True while the group may be on a piece and something stands there for it. */
-  private boolean stands(int g, int c) {
+  private boolean stands(int g, int c, int day) {
     return offers.open[c]
         && offers.aboveKgPerHa[c] > Offers.LEAVE_AT_KG_PER_HA
-        && !plan.groups[g].barred[cells[c].field];
+        && !plan.groups[g].barred[cells[c].field]
+        && !plan.holds.group(g, cells[c].field, day);
   }
 
   /**

@@ -85,7 +85,12 @@ public final class Engine {
 
   private ResolvedPlan resolve(FarmPlan stated, ResolvedPlan like) {
     return ResolvedPlan.like(
-        like, stated, records, catalogue, cautions.of(stated, records, catalogue));
+        like,
+        stated,
+        records,
+        catalogue,
+        cautions.of(stated, records, catalogue),
+        (weather, normal) -> cautions.in(stated, catalogue, weather, normal));
   }
 
   /** Simulates a stated plan in given weather over its days. */

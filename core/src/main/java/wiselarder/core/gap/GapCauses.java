@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.IntPredicate;
 import wiselarder.core.balance.YearBalance;
-import wiselarder.core.caution.Caution;
 import wiselarder.core.gap.Gap.Cause;
 import wiselarder.core.gap.Gap.Cause.Code;
 import wiselarder.core.herd.AnimalGroup;
@@ -188,10 +187,7 @@ final class GapCauses {
   }
 
   private boolean isHeld(int f) {
-    String id = balance.stated().farm().fields().get(f).id();
-    return balance.resolved().cautions().stream()
-        .filter(Caution::blocks)
-        .anyMatch(c -> c.fieldId().equals(id) && c.fromDay() <= first && first < c.toDay());
+    return balance.resolved().holds.field(f, first);
   }
 
   private boolean isThere(int f) {

@@ -35,10 +35,8 @@ public final class FieldDays {
   /** By day, field and figure: growth of the base stand in a normal year and what goes with it. */
   public final double[] base;
 
-  /** By day and field: shut for stockpile; held by a caution. */
+  /** By day and field: shut for stockpile. */
   public final boolean[] shut;
-
-  public final boolean[] held;
 
   /** Fields on which a stand comes or goes or a stockpile opens, by day; null on most days. */
   public final int[][] events;
@@ -55,13 +53,11 @@ public final class FieldDays {
     coldHalf = known == null ? coldHalf(year, coldestDoy) : known.byDay.coldHalf;
     base = sameStands(fields, known) ? known.byDay.base : base(fields, days);
     shut = new boolean[days * count];
-    held = new boolean[days * count];
     events = new int[days][];
     for (int f = 0; f < count; f++) {
       FieldPlan p = fields[f];
       for (int d = 0; d < days; d++) {
         shut[d * count + f] = p.shut[d];
-        held[d * count + f] = p.held[d];
         if (p.reopens[d]) {
           add(d, f);
         }

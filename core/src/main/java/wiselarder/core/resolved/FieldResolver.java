@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import wiselarder.core.calendar.PlanYear;
-import wiselarder.core.caution.Caution;
 import wiselarder.core.caution.Cautions;
 import wiselarder.core.forage.CropRules;
 import wiselarder.core.forage.Forage;
@@ -89,9 +88,7 @@ final class FieldResolver {
         && on(a.dressings(), Dressing::fieldId, fieldId)
             .equals(on(b.dressings(), Dressing::fieldId, fieldId))
         && on(a.irrigations(), Irrigation::fieldId, fieldId)
-            .equals(on(b.irrigations(), Irrigation::fieldId, fieldId))
-        && on(plan.cautions, Caution::fieldId, fieldId)
-            .equals(on(known.cautions, Caution::fieldId, fieldId));
+            .equals(on(b.irrigations(), Irrigation::fieldId, fieldId));
   }
 
   private static <T> List<T> on(List<T> all, Function<T, String> fieldId, String id) {
@@ -415,22 +412,10 @@ final class FieldResolver {
   private void dates(FieldPlan f) {
     String id = f.field.id();
     f.shut = new boolean[plan.days];
-    f.held = new boolean[plan.days];
     f.reopens = new boolean[plan.days];
     for (Closing closing : plan.stated.plan().closings()) {
       if (closing.fieldId().equals(id)) {
         shut(f, closing);
-      }
-    }
-    for (Caution caution : plan.cautions) {
-      if (caution.groupId() != null || !id.equals(caution.fieldId())) {
-        continue;
-      }
-      if (caution.blocks()) {
-        Arrays.fill(f.held, caution.fromDay(), Math.min(plan.days, caution.toDay()), true);
-      }
-      if (caution.hazard().id().equals(Cautions.FROST_ON_SORGHUM)) {
-        f.frostHoldDays = caution.hazard().holdDays();
       }
     }
     for (Dressing dressing : plan.stated.plan().dressings()) {

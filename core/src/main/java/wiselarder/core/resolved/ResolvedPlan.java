@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.BiFunction;
 import java.util.stream.Stream;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.caution.Caution;
@@ -48,6 +49,14 @@ public final class ResolvedPlan {
   public final PlanYear year;
   public final int days;
   public final List<Caution> cautions;
+
+  /** Those that hold in any weather, and what each weather adds. */
+  private final List<Caution> always;
+
+  private final BiFunction<WeatherYear, WeatherYear, List<Caution>> inWeather;
+
+  /** What cautions shut in this weather. */
+  public final Holds holds;
   public final FieldPlan[] fields;
   public final GroupPlan[] groups;
   public final LotPlan[] lots;
@@ -237,13 +246,8 @@ public final class ResolvedPlan {
 
     public double[] irrigation;
 
-    /** Days that a killing frost shuts the field for, 0 for none. */
-    public int frostHoldDays;
-
-    /** Days shut to all: closed for stockpile; and held by a caution. */
+    /** Days shut to all as it is closed for stockpile. */
     public boolean[] shut;
-
-    public boolean[] held;
 
     /** True where stock must learn what stands here. */
     public boolean learned;
@@ -265,7 +269,7 @@ public final class ResolvedPlan {
       return base;
     }
 
-    /** The same field without its dates: shut, held, nitrogen, water. */
+    /** The same field without its dates: shut, nitrogen, water. */
     public FieldPlan undated() {
       FieldPlan f = new FieldPlan();
       f.field = field;
@@ -293,7 +297,7 @@ public final class ResolvedPlan {
     public double chooses;
     public StepPlan[] steps;
 
-    /** Fields shut to this group alone: by a caution, or as their fence does not hold it. */
+    /** Fields shut to this group as their fence does not hold it. */
     public boolean[] barred;
 
     /** Sheep and goats have their own ceilings. */
@@ -405,17 +409,20 @@ public final class ResolvedPlan {
       FarmPlan stated,
       FarmRecords records,
       Catalogue catalogue,
-      List<Caution> cautions,
+      List<Caution> always,
+      BiFunction<WeatherYear, WeatherYear, List<Caution>> inWeather,
       ResolvedPlan like) {
     this.stated = stated;
     this.records = records;
     this.year = stated.plan().year();
     this.days = year.days();
-    this.cautions = List.copyOf(cautions);
+    this.always = List.copyOf(always);
+    this.inWeather = inWeather;
     this.climate = catalogue.climate(stated.farm().climateId());
     boolean onGround = like != null && like.year.equals(year) && like.climate.equals(climate);
     this.weather = onGround ? like.normal : NormalYear.of(climate, year);
     this.normal = weather;
+    this.cautions = cautions(always, inWeather, weather, normal);
     Forage[] grown = kinds(stated, catalogue);
     ResolvedPlan known =
         onGround && like.weather == normal && Arrays.equals(like.kinds, grown) ? like : null;
@@ -442,6 +449,15 @@ public final class ResolvedPlan {
     this.pieces = new Pieces(fields, groups, catalogue.rotation(), days);
     this.demand = demand(groups, weather, known);
     this.followsWorth = followsWorth();
+    this.holds = new Holds(this);
+  }
+
+  private static List<Caution> cautions(
+      List<Caution> always,
+      BiFunction<WeatherYear, WeatherYear, List<Caution>> inWeather,
+      WeatherYear weather,
+      WeatherYear normal) {
+    return Stream.concat(always.stream(), inWeather.apply(weather, normal).stream()).toList();
   }
 
   private boolean followsWorth() {
@@ -461,10 +477,12 @@ public final class ResolvedPlan {
     this.records = of.records;
     this.year = of.year;
     this.days = of.days;
-    this.cautions = of.cautions;
+    this.always = of.always;
+    this.inWeather = of.inWeather;
     this.climate = of.climate;
     this.weather = weather;
     this.normal = of.normal;
+    this.cautions = cautions(always, inWeather, weather, normal);
     this.kinds = of.kinds;
     this.season = of.season;
     this.heads = of.heads;
@@ -482,6 +500,7 @@ public final class ResolvedPlan {
     this.pieces = of.pieces;
     this.demand = demand(groups, weather, known);
     this.followsWorth = of.followsWorth;
+    this.holds = new Holds(this);
   }
 
   private static GroupDemand[] demand(GroupPlan[] groups, WeatherYear weather, ResolvedPlan known) {
@@ -499,7 +518,7 @@ public final class ResolvedPlan {
    */
   public static ResolvedPlan of(
       FarmPlan stated, FarmRecords records, Catalogue catalogue, List<Caution> cautions) {
-    return like(null, stated, records, catalogue, cautions);
+    return like(null, stated, records, catalogue, cautions, (w, n) -> List.of());
   }
 
   /**
@@ -507,14 +526,18 @@ public final class ResolvedPlan {
    * The outcome is the same, sooner.
    *
    * @param like a resolution that need not have to do with this plan, or null
+   * @param always cautions that hold in any weather
+   * @param inWeather cautions that a weather adds, beside the normal one
    */
   public static ResolvedPlan like(
       ResolvedPlan like,
       FarmPlan stated,
       FarmRecords records,
       Catalogue catalogue,
-      List<Caution> cautions) {
-    return new ResolvedPlan(stated, records, catalogue.on(stated.farm()), cautions, like);
+      List<Caution> always,
+      BiFunction<WeatherYear, WeatherYear, List<Caution>> inWeather) {
+    return new ResolvedPlan(
+        stated, records, catalogue.on(stated.farm()), always, inWeather, like);
   }
 
   /** First day on which another plan may go another way than this one; 0 where at once. */
@@ -674,11 +697,6 @@ public final class ResolvedPlan {
               ? there
               : GroupYear.of(group, stated.farm().groups(), year, catalogue.herd());
       g.barred = new boolean[fields.length];
-      for (Caution caution : cautions) {
-        if (caution.blocks() && caution.fieldId() != null && group.id().equals(caution.groupId())) {
-          g.barred[fieldIndex.get(caution.fieldId())] = true;
-        }
-      }
       for (FieldPlan f : fields) {
         List<String> only = f.field.lie().onlyGroups();
         g.barred[fieldIndex.get(f.field.id())] |= !only.isEmpty() && !only.contains(group.id());

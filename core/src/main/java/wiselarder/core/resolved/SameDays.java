@@ -26,7 +26,7 @@ final class SameDays {
     if (!same.ground()) {
       return 0;
     }
-    int day = one.days;
+    int day = same.first(one.holds.mismatch(other.holds));
     for (int f = 0; f < one.fields.length; f++) {
       day = Math.min(day, same.field(one.fields[f], other.fields[f]));
     }
@@ -63,11 +63,10 @@ final class SameDays {
       return one.days;
     }
     // stands are shared where field, sowings and ground are the same
-    if (a.stands != b.stands || a.alone != b.alone || a.frostHoldDays != b.frostHoldDays) {
+    if (a.stands != b.stands || a.alone != b.alone) {
       return 0;
     }
     int day = first(Arrays.mismatch(a.shut, b.shut));
-    day = Math.min(day, first(Arrays.mismatch(a.held, b.held)));
     day = Math.min(day, first(Arrays.mismatch(a.reopens, b.reopens)));
     day = Math.min(day, first(mismatch(a.nitrogen, b.nitrogen)));
     return Math.min(day, first(mismatch(a.irrigation, b.irrigation)));

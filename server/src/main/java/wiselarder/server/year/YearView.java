@@ -72,11 +72,15 @@ public record YearView(
 
   /**
    * What became of a sowing; days -1 where it never came to that; null where nothing is simulated.
+   * Heads, dough and grain are those of what stands since it was last taken down.
    */
   public record SowingOutcome(
       String sowingId,
       int emergedDay,
       int readyDay,
+      int headedDay,
+      int doughDay,
+      int grainDay,
       int endedDay,
       boolean failed,
       double grownKgPerHa,
@@ -288,6 +292,9 @@ public record YearView(
               s.sowingId(),
               s.emergedDay(),
               s.readyDay(),
+              s.headedDay(),
+              s.doughDay(),
+              s.grainDay(),
               s.endedDay(),
               s.failed(),
               s.grownKgPerHa(),
