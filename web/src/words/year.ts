@@ -224,7 +224,9 @@ export function sowingOutcome(o: SowingOutcome, start: string, system: System): 
       : o.doughDay < 0
         ? ` Heads from ${longDay(start, o.headedDay)}.`
         : ` Heads from ${longDay(start, o.headedDay)}, its grain soft dough from ${longDay(start, o.doughDay)}` +
-          (o.grainDay < 0 ? ', not hard before it ends.' : `, hard from ${longDay(start, o.grainDay)}.`);
+          (o.grainDay < 0
+            ? ', not hard before it ends.'
+            : `, hard from ${longDay(start, o.grainDay)}.`);
   const late = o.daysLate > 3 ? ` Sown ${days(Math.round(o.daysLate))} after the usual time.` : '';
   return (
     `${up}, ${ready}. Grows ${amount(o.grownKgPerHa, 'massPerArea', system)} ` +

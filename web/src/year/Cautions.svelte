@@ -3,12 +3,21 @@
   import type { YearView } from '../api/client';
   import { shortDay } from '../units/dates';
   import { thePlan } from '../plan/context';
+  import { inUnits } from '../words/cautions';
 
   const open = thePlan();
 
   let { year }: { year: YearView } = $props();
   const farm = $derived(open.view!.farm);
-  const grouped = $derived([...group(year.cautions, (c) => c.hazardId).values()]);
+  const RANK: Record<string, number> = { danger: 0, caution: 1, notice: 2 };
+  /** One hazard is said once, with all that it is about; what shuts feed and what may kill first. */
+  const grouped = $derived(
+    [...group(year.cautions, (c) => c.hazardId).values()].sort((a, b) => rank(a) - rank(b)),
+  );
+  const rank = (list: Caution[]) =>
+    (list.some((c) => c.blocks) ? 0 : 10) + (RANK[list[0].severity] ?? 3);
+  const here = $derived(grouped.filter((list) => !list[0].everyday || list.some((c) => c.blocks)));
+  const everyday = $derived(grouped.filter((list) => !here.includes(list)));
   type Caution = YearView['cautions'][number];
   /** What a caution is about: a field, a lot, and for whom. */
   function subject(c: Caution): string {
@@ -17,27 +26,42 @@
       year.lots.find((l) => l.id === c.lotId)?.name ??
       '';
     const whom = farm.groups.find((g) => g.id === c.groupId)?.name ?? '';
-    return what && whom ? `${what} for ${whom}` : what || whom;
+    return (what && whom ? `${what} for ${whom}` : what || whom) || 'All groups';
+  }
+  /** Its days, where they are not the whole plan's. */
+  function when(c: Caution): string {
+    const last = Math.min(c.toDay, year.days) - 1;
+    if (!c.blocks && c.fromDay <= 0 && last >= year.days - 1) return '';
+    const from = shortDay(year.start, Math.max(0, c.fromDay));
+    return `, ${c.blocks ? 'shut ' : ''}${from} to ${shortDay(year.start, last)}`;
   }
 </script>
+
+{#snippet told(list: Caution[])}
+  <article class={['panel', list[0].severity]}>
+    <h3>{list[0].title}</h3>
+    <p>
+      {#each list as c, i (i)}{i > 0 ? ', ' : ''}<strong>{subject(c)}</strong>{when(c)}{/each}.
+    </p>
+    <p>{inUnits(list[0].action, open.system)}</p>
+    <p class="quiet">Ask: {list[0].whoToAsk}. Product label and local code stand above this.</p>
+  </article>
+{/snippet}
 
 {#if grouped.length}
   <section aria-labelledby="cautions">
     <h2 id="cautions">Cautions</h2>
-    {#each grouped as list (list[0].hazardId)}
-      <article class={['panel', list[0].severity]}>
-        <h3>{list[0].title}</h3>
-        <p>
-          {#each list as c, i (i)}{i > 0 ? ', ' : ''}<strong>{subject(c)}</strong>{#if c.blocks},
-              shut {shortDay(year.start, c.fromDay)} to {shortDay(
-                year.start,
-                Math.min(c.toDay, year.days) - 1,
-              )}{/if}{/each}.
-        </p>
-        <p>{list[0].action}</p>
-        <p class="quiet">Ask: {list[0].whoToAsk}. Product label and local code stand above this.</p>
-      </article>
-    {/each}
+    {#each here as list (list[0].hazardId)}{@render told(list)}{/each}
+    {#if everyday.length}
+      <details>
+        <summary>
+          Care that goes with the work: {everyday
+            .map((list) => list[0].title.toLowerCase())
+            .join('; ')}
+        </summary>
+        {#each everyday as list (list[0].hazardId)}{@render told(list)}{/each}
+      </details>
+    {/if}
   </section>
 {/if}
 
@@ -48,6 +72,14 @@
   article {
     padding: 0.75rem 1rem;
     margin-top: 0.6rem;
+  }
+  details {
+    margin-top: 0.6rem;
+  }
+  summary {
+    cursor: pointer;
+    min-height: 2rem;
+    padding-top: 0.25rem;
   }
   .danger {
     border-left: 4px solid var(--bare);

@@ -3,6 +3,7 @@ package wiselarder.core.closing;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.plan.Items;
 import wiselarder.core.plan.Purchase;
@@ -11,7 +12,8 @@ import wiselarder.core.store.Lot;
 
 /**
  * Buys the fewest units of hay that close the gap. Nothing is offered when the gap begins before
- * the hay comes, or no amount closes it.
+ * the hay comes, or no amount closes it. It is to be decided in time for the last day on which it
+ * may come; where a price by season is not stated, no day of buying is better than another.
  *
  * @param pattern hay like this is bought
  * @param date the day on which it comes
@@ -45,7 +47,31 @@ public record BuyHay(Lot pattern, LocalDate date) implements Lever {
     while (units > 1 && trial.leftKg(List.of(buy(trial, known, units - 1))) == 0) {
       units--;
     }
-    return new Candidate(List.of(buy(trial, known, units)), cost(known.lot(), units), date);
+    return new Candidate(
+        List.of(buy(trial, known, units)), cost(known.lot(), units), decideBy(trial, known, units));
+  }
+
+  /** Hay is on the farm so many days after it is ordered. Assumption. */
+  private static final int COMES_AFTER_DAYS = 14;
+
+  /**
+   * So long before the last day on which it may come and
+   * still close the gap.
+   */
+  private LocalDate decideBy(Trial trial, KnownLot known, int units) {
+    PlanYear year = trial.stated().plan().year();
+    int still = year.day(date);
+    int tooLate = trial.gap().lastDay() + 1;
+    while (tooLate - still > 1) {
+      int middle = (still + tooLate) / 2;
+      BuyHay later = new BuyHay(pattern, year.date(middle));
+      if (trial.leftKg(List.of(later.buy(trial, known, units))) == 0) {
+        still = middle;
+      } else {
+        tooLate = middle;
+      }
+    }
+    return year.date(Math.max(0, still - COMES_AFTER_DAYS));
   }
 
   private PlanEdit buy(Trial trial, KnownLot known, int units) {

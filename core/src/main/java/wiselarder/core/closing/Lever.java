@@ -22,7 +22,7 @@ public interface Lever {
    *
    * @param edits applied together
    * @param cost in the farm's currency; empty where no price is known
-   * @param decideBy last day to act
+   * @param decideBy last day on which deciding still brings as much, or nearly
    */
   record Candidate(List<PlanEdit> edits, Optional<Double> cost, LocalDate decideBy) {
     public Candidate {

@@ -1,5 +1,9 @@
 package wiselarder.core.closing;
 
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -28,20 +32,83 @@ public final class ShutForStockpile implements Lever {
     return LeverOption.Kind.STOCKPILE;
   }
 
+  /** Dates are tried for so many fields, those that bring most. */
+  private static final int TRIED_FIELDS = 8;
+
+  /** Days about the usual day of shutting that are tried. */
+  private static final List<Integer> TRIED_DAYS = List.of(-30, -15, 15, 30);
+
+  /** A later day that still brings so much of the best one will do. */
+  private static final double NEARLY = 0.95;
+
+  /** A closing with what it brings, kg DM. */
+  private record Tried(Closing closing, double kg) {}
+
   @Override
   public List<Candidate> candidates(Trial trial) {
-    return trial.stated().farm().fields().stream()
-        .flatMap(field -> closing(trial, field).stream())
-        .map(c -> candidate(c, trial))
-        .flatMap(Optional::stream)
-        .toList();
+    List<Tried> tried =
+        trial.stated().farm().fields().stream()
+            .flatMap(field -> closing(trial, field).stream())
+            .filter(c -> trial.allows(edit(c)))
+            .map(c -> tried(trial, c))
+            .sorted(Comparator.comparingDouble(Tried::kg).reversed())
+            .toList();
+    List<Candidate> all = new ArrayList<>();
+    for (Tried t : tried) {
+      boolean first = all.size() < TRIED_FIELDS && t.kg > 0;
+      all.add(first ? onItsBestDay(trial, t) : candidate(t.closing, t.closing.fromInclusive()));
+    }
+    return all;
   }
 
-  private static Optional<Candidate> candidate(Closing closing, Trial trial) {
-    PlanEdit edit = new PlanEdit.Put<>(Items.CLOSINGS, closing);
-    return trial.allows(edit)
-        ? Optional.of(new Candidate(List.of(edit), Optional.of(0.0), closing.fromInclusive()))
-        : Optional.empty();
+  private static PlanEdit edit(Closing closing) {
+    return new PlanEdit.Put<>(Items.CLOSINGS, closing);
+  }
+
+  private static Tried tried(Trial trial, Closing closing) {
+    return new Tried(closing, trial.bringsKg(List.of(edit(closing))));
+  }
+
+  private static Candidate candidate(Closing closing, LocalDate decideBy) {
+    return new Candidate(List.of(edit(closing)), Optional.of(0.0), decideBy);
+  }
+
+  /** Shut on the day that brings most; to be decided by the last that brings nearly as much. */
+  private static Candidate onItsBestDay(Trial trial, Tried usual) {
+    Tried best = usual;
+    for (int days : TRIED_DAYS) {
+      Closing other = shutOn(trial, usual.closing, days);
+      if (other != null) {
+        Tried there = tried(trial, other);
+        best = there.kg > best.kg ? there : best;
+      }
+    }
+    int still = 0;
+    int tooLate =
+        (int) best.closing.fromInclusive().until(best.closing.toExclusive(), ChronoUnit.DAYS);
+    while (tooLate - still > 1) {
+      int middle = (still + tooLate) / 2;
+      Closing later = shutOn(trial, best.closing, middle);
+      if (later != null && tried(trial, later).kg >= NEARLY * best.kg) {
+        still = middle;
+      } else {
+        tooLate = middle;
+      }
+    }
+    return candidate(best.closing, best.closing.fromInclusive().plusDays(still));
+  }
+
+  /** The same closing begun so many days later; null where it cannot be. */
+  private static Closing shutOn(Trial trial, Closing c, int daysLater) {
+    LocalDate from = c.fromInclusive().plusDays(daysLater);
+    boolean within = !from.isBefore(trial.stated().plan().year().start());
+    if (!within || from.plusDays(1).isAfter(c.toExclusive())) {
+      return null;
+    }
+    Closing shut =
+        new Closing(
+            c.id(), c.fieldId(), from, c.toExclusive(), c.grazedBy(), c.grazeUntilExclusive());
+    return trial.allows(edit(shut)) ? shut : null;
   }
 
   private static Optional<Closing> closing(Trial trial, Field field) {

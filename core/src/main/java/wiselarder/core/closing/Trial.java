@@ -50,6 +50,11 @@ public final class Trial {
         candidate.decideBy());
   }
 
+  /** What some edits take off the unmet need of the whole year, kg DM. */
+  double bringsKg(List<PlanEdit> edits) {
+    return before.totalBareKg() - year(edits).totalBareKg();
+  }
+
   /** Unmet need within the gap with some edits made, kg DM; 0 where they close it. */
   double leftKg(List<PlanEdit> edits) {
     YearBalance after = year(edits);

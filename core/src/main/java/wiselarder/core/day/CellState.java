@@ -8,6 +8,7 @@ import wiselarder.core.plan.Sowing;
 import wiselarder.core.resolved.ResolvedPlan.CropPlan;
 import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
 import wiselarder.core.resolved.ResolvedPlan.StandPlan;
+import wiselarder.core.weather.WeatherYear;
 
 /**
  * One piece of a field as it is on a day, or a whole field that is grazed as one: its stands, its
@@ -38,7 +39,7 @@ final class CellState {
 
   boolean grazedThisSeason;
 
-  CellState(FieldPlan plan, int field, int pieces) {
+  CellState(FieldPlan plan, int field, int pieces, WeatherYear.Days kind) {
     this.field = field;
     partOfField = 1.0 / pieces;
     areaHa = pieces == 1 ? plan.areaHa : plan.areaHa / pieces;
@@ -47,7 +48,7 @@ final class CellState {
       stands[i] = new StandState();
     }
     base = stands[0];
-    waterMm = plan.openingWaterMm;
+    waterMm = plan.openingMm(kind);
   }
 
   private CellState(CellState of) {

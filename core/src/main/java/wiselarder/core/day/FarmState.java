@@ -49,7 +49,7 @@ final class FarmState {
     cells = new CellState[plan.pieces.count()];
     for (int c = 0; c < cells.length; c++) {
       int f = plan.pieces.field(c);
-      cells[c] = new CellState(plan.fields[f], f, plan.pieces.of(f));
+      cells[c] = new CellState(plan.fields[f], f, plan.pieces.of(f), plan.weather.kind());
     }
     lots = Arrays.stream(plan.lots).map(l -> new LotState()).toArray(LotState[]::new);
     meanTdn = new double[groups];

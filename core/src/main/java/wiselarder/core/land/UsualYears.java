@@ -81,8 +81,19 @@ public final class UsualYears {
    *
    * @param real of real days
    * @param realRain of the smooth line of the normals with the rain of those days
+   * @param realWater mean water in the soil at the same time, mm; {@code realRainWater} likewise
    */
-  public record Usual(double[] real, double[] realRain) {
+  public record Usual(
+      double[] real, double[] realRain, double[] realWater, double[] realRainWater) {
+    /** Water in the soil on the first day of a plan, mm: the mean of the years. */
+    public double realWaterMm(PlanYear on) {
+      return line(realWater, on)[0];
+    }
+
+    public double realRainWaterMm(PlanYear on) {
+      return line(realRainWater, on)[0];
+    }
+
     /** By day of a plan: a line through the means of the months. */
     public double[] real(PlanYear on) {
       return line(real, on);
@@ -200,19 +211,31 @@ public final class UsualYears {
     double[] lineIndex = GrowthIndex.daily(f, line, season);
     double[] real = new double[12];
     double[] realRain = new double[12];
+    double[] realWater = new double[12];
+    double[] realRainWater = new double[12];
     for (WeatherYear w : weather(key.climate)) {
-      add(key, w, GrowthIndex.daily(f, w, season), cover, real);
-      add(key, line.withRainOf(w), lineIndex, cover, realRain);
+      add(key, w, GrowthIndex.daily(f, w, season), cover, real, realWater);
+      add(key, line.withRainOf(w), lineIndex, cover, realRain, realRainWater);
     }
-    return new Usual(real, realRain);
+    return new Usual(real, realRain, realWater, realRainWater);
   }
 
   /** Adds a year's share of the monthly means. */
-  private static void add(Key key, WeatherYear w, double[] index, double[] cover, double[] months) {
+  private static void add(
+      Key key,
+      WeatherYear w,
+      double[] index,
+      double[] cover,
+      double[] months,
+      double[] waterMonths) {
     Forage f = key.forage;
     double hold = Double.isNaN(f.droughtHold()) ? NO_HOLD : f.droughtHold();
     double water = 0.8 * key.capacityMm;
     for (int d = 0; d < w.days(); d++) {
+      if (d >= SECOND_YEAR) {
+        LocalDate date = SPAN.date(d);
+        waterMonths[date.getMonthValue() - 1] += water / (YEARS * date.lengthOfMonth());
+      }
       if (d >= SECOND_YEAR && !f.frostStops(w.frostSeason(d), w.tminC(d))) {
         LocalDate date = SPAN.date(d);
         double wet = SoilWater.growthShare(water, key.capacityMm, hold);

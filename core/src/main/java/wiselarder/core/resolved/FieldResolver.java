@@ -371,6 +371,8 @@ final class FieldResolver {
                 plan.climate,
                 f.capacityMm,
                 f.drainsFreely);
+    f.openingRealMm = Math.min(f.capacityMm, usual.realWaterMm(plan.year));
+    f.openingRealRainMm = Math.min(f.capacityMm, usual.realRainWaterMm(plan.year));
     s.answer = answer(s, usual.real(plan.year));
     s.realRain = answer(s, usual.realRain(plan.year));
     s.smooth = answer(s, smooth);

@@ -238,6 +238,11 @@ public final class ResolvedPlan {
     public double capacityMm;
 
     public double openingWaterMm;
+
+    /** The same before real days, and before smooth ones with real rain. */
+    public double openingRealMm;
+
+    public double openingRealRainMm;
     public boolean drainsFreely;
     public double[] referenceCover;
 
@@ -269,6 +274,15 @@ public final class ResolvedPlan {
       return base;
     }
 
+    /** Water in the soil on the plan's first day, mm: the usual one before days of that kind. */
+    public double openingMm(WeatherYear.Days kind) {
+      return switch (kind) {
+        case REAL -> openingRealMm;
+        case REAL_RAIN -> openingRealRainMm;
+        case SMOOTH -> openingWaterMm;
+      };
+    }
+
     /** The same field without its dates: shut, nitrogen, water. */
     public FieldPlan undated() {
       FieldPlan f = new FieldPlan();
@@ -280,6 +294,8 @@ public final class ResolvedPlan {
       f.openingDead = openingDead;
       f.capacityMm = capacityMm;
       f.openingWaterMm = openingWaterMm;
+      f.openingRealMm = openingRealMm;
+      f.openingRealRainMm = openingRealRainMm;
       f.drainsFreely = drainsFreely;
       f.referenceCover = referenceCover;
       f.learned = learned;

@@ -74,7 +74,7 @@ class LeversTest {
   @Test
   void aFieldThatIsShutThenAlreadyIsNotOffered() {
     FarmPlan plan = farm();
-    Closing offered = closings(plan).get(0);
+    Closing offered = usual(closings(plan).get(0));
     assertThat(closings(plan)).extracting(Closing::fieldId).contains("near", "far");
     assertThat(withNearShut(plan, offered.fromInclusive().minusDays(9), offered.fromInclusive()))
         .contains("near");
@@ -127,9 +127,22 @@ class LeversTest {
         .doesNotContain("sorghum");
   }
 
-  /** The stockpile is shut 75 days before the frost and opened when the gap begins. */
+  /** The same, shut on the usual day. */
+  private static Closing usual(Closing c) {
+    int frost = ENGINE.catalogue().climate("transition_humid").firstFrost().doy50();
+    LocalDate from = LocalDate.ofYearDay(START.getYear(), frost).minusDays(75);
+    return new Closing(
+        c.id(),
+        c.fieldId(),
+        from.isBefore(START) ? START : from,
+        c.toExclusive(),
+        c.grazedBy(),
+        c.grazeUntilExclusive());
+  }
+
+  /** Opened when the gap begins; shut on the day, of those tried, that brings most. */
   @Test
-  void aFieldIsShutBeforeTheFrostAndOpenedForTheGap() {
+  void aFieldIsShutWhenItBringsMostAndDecidedByTheLastDayThatBringsNearlyAsMuch() {
     FarmPlan plan = farm();
     LeverOption option = options(plan, new ShutForStockpile()).get(0);
     Closing closing = (Closing) ((PlanEdit.Put<?>) option.edits().get(0)).item();
@@ -141,11 +154,46 @@ class LeversTest {
                 plan.plan().year(),
                 ENGINE.catalogue().climate("transition_humid").firstFrost().doy50())
             .orElseThrow();
-    assertThat(closing.fromInclusive()).isEqualTo(START.plusDays(Math.max(0, frost - 75)));
     int useBy = frost + (int) ENGINE.catalogue().forage("tall_fescue_novel").stockpileUseByDays();
     assertThat(closing.toExclusive())
         .isEqualTo(START.plusDays(Math.min(gap(plan).firstDay(), useBy - 45)));
     assertThat(closing.grazeUntilExclusive()).isEqualTo(START.plusDays(Math.min(365, useBy)));
-    assertThat(option.decideBy()).isEqualTo(closing.fromInclusive());
+    for (int days : List.of(-30, -15, 0, 15, 30)) {
+      LocalDate from = START.plusDays(Math.max(0, frost - 75)).plusDays(days);
+      if (!from.isBefore(START)) {
+        assertThat(brings(plan, closing, from)).isLessThanOrEqualTo(option.bringsKg() + 1e-6);
+      }
+    }
+    assertThat(option.decideBy()).isAfter(closing.fromInclusive());
+    assertThat(brings(plan, closing, option.decideBy()))
+        .isGreaterThanOrEqualTo(0.95 * option.bringsKg());
+    LocalDate late = option.decideBy().plusDays(1);
+    assertThat(late.isBefore(closing.toExclusive()) ? brings(plan, closing, late) : 0)
+        .isLessThan(0.95 * option.bringsKg());
+  }
+
+  private static double brings(FarmPlan plan, Closing c, LocalDate from) {
+    Closing shut =
+        new Closing(
+            c.id(), c.fieldId(), from, c.toExclusive(), c.grazedBy(), c.grazeUntilExclusive());
+    return ENGINE.simulate(plan).totalBareKg()
+        - ENGINE.tryOut(plan, List.of(new PlanEdit.Put<>(Items.CLOSINGS, shut))).totalBareKg();
+  }
+
+  /** Asked for on the plan's first day, it still need not be decided before the gap is near. */
+  @Test
+  void hayIsDecidedInTimeForTheLastDayOnWhichItMayCome() {
+    FarmPlan plan = farm();
+    LeverOption option = options(plan, new BuyHay(plan.farm().lots().get(0), START)).get(0);
+    Lot hay = bought(option.edits().get(0));
+    LocalDate last = option.decideBy().plusDays(14);
+    PlanEdit inTime =
+        new PlanEdit.Put<>(Items.PURCHASES, new Purchase("p", last, hay, List.of("herd")));
+    PlanEdit late =
+        new PlanEdit.Put<>(
+            Items.PURCHASES, new Purchase("p", last.plusDays(1), hay, List.of("herd")));
+    assertThat(ENGINE.tryOut(plan, List.of(inTime)).totalBareKg()).isZero();
+    assertThat(ENGINE.tryOut(plan, List.of(late)).totalBareKg()).isPositive();
+    assertThat(option.decideBy()).isAfter(START);
   }
 }

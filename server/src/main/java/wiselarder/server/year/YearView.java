@@ -149,7 +149,8 @@ public record YearView(
       String lotId,
       int fromDay,
       int toDay,
-      boolean blocks) {}
+      boolean blocks,
+      boolean everyday) {}
 
   /** How many units of a lot a group needs; group id empty for all groups together. */
   public record HaySumView(
@@ -394,7 +395,8 @@ public record YearView(
         c.lotId(),
         c.fromDay(),
         c.toDay(),
-        c.blocks());
+        c.blocks(),
+        c.hazard().everyday());
   }
 
   private static List<HaySumView> haySums(YearBalance b) {
