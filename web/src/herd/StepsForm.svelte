@@ -102,7 +102,7 @@
             <span class="round">
               <NumberField
                 name="step.roundDays"
-                placeholder="moves when eaten"
+                placeholder="when eaten"
                 value={step.roundDays}
                 onchange={(v) => put(i, { roundDays: v })}
               />

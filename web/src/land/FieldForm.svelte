@@ -169,7 +169,7 @@
     <NumberField
       name="field.paddocks"
       value={field.paddocks}
-      placeholder="as the moves ask for"
+      placeholder="by the moves"
       onchange={(v) => draft.set('paddocks', v)}
     />
   {/if}

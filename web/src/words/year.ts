@@ -176,6 +176,11 @@ export function causes(gap: Gap, farm: Farm, year: YearView, system: System): st
           `About ${amount(c.value, 'bulk', system)} that could be eaten stands on ${names(c.subjects)}, ` +
           'which the order of feeds opens only once the store is empty.'
         );
+      case 'ROUND_HELD':
+        return (
+          `About ${amount(c.value, 'bulk', system)} stands ahead of the herd: the rotation is held, ` +
+          'so that it is kept for later days of the round.'
+        );
       case 'STANDS_UNUSED':
         return (
           `About ${amount(c.value, 'bulk', system)} that could be eaten stands on fields that no ` +

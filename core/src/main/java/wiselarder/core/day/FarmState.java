@@ -38,6 +38,9 @@ final class FarmState {
   /** Day on which it came to the piece it stands on; and what that offered then, kg DM/ha. */
   final int[][] cameOn;
 
+  /** By group: true where most of yesterday's feed came from the store. */
+  final boolean[] onStore;
+
   /** By group, pass and piece of the field: true while it is being made. */
   final boolean[][][] passing;
 
@@ -59,6 +62,7 @@ final class FarmState {
     standingOn = new int[groups][];
     besideOn = new int[groups][];
     cameOn = new int[groups][];
+    onStore = new boolean[groups];
     passing = new boolean[groups][][];
     for (int g = 0; g < groups; g++) {
       standingOn[g] = new int[plan.groups[g].steps.length];
@@ -97,6 +101,7 @@ final class FarmState {
     learnedLast = of.learnedLast.clone();
     standingOn = Arrays.stream(of.standingOn).map(int[]::clone).toArray(int[][]::new);
     besideOn = Arrays.stream(of.besideOn).map(int[]::clone).toArray(int[][]::new);
+    onStore = of.onStore.clone();
     cameOn = Arrays.stream(of.cameOn).map(int[]::clone).toArray(int[][]::new);
     passing =
         Arrays.stream(of.passing)

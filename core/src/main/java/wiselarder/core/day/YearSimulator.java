@@ -211,8 +211,18 @@ public final class YearSimulator {
         }
       }
       out.bare[g * plan.days + day] = left > EPSILON_KG ? left : 0;
+      state.onStore[g] = storedKg(steps) > 0.5 * need;
       diets.end(g);
     }
+  }
+
+  /** Eaten today of steps that feed what is still wanted from the store, kg DM. */
+  private double storedKg(StepPlan[] steps) {
+    double kg = 0;
+    for (int step = 0; step < steps.length; step++) {
+      kg += steps[step].graze || steps[step].first ? 0 : stepKg[step];
+    }
+    return kg;
   }
 
   /** What the portion of a step comes to for the whole group, kg DM. */
@@ -303,6 +313,9 @@ public final class YearSimulator {
    */
   private double graze(int g, int step, int day, double need, boolean ready) {
     StepPlan s = plan.groups[g].steps[step];
+    if (ready && s.roundDays == 0 && state.onStore[g] && !worthReturning(g, s, day)) {
+      return need;
+    }
     double left = s.roundDays == 0 ? need : Math.min(need, allowedKg(g, step, day));
     double kept = need - left;
     move(g, step, day, ready);
@@ -325,6 +338,19 @@ public final class YearSimulator {
     }
     return kept + left;
   }
+
+  /** True where what is ready feeds the group for some days: for less nobody brings it back. */
+  private boolean worthReturning(int g, StepPlan s, int day) {
+    double kg = 0;
+    for (int i = 0; i < offers.readyCount; i++) {
+      int c = offers.ready[i];
+      kg += goesTo(g, s, c, day) ? cells[c].areaHa * eatableKgPerHa(c) : 0;
+    }
+    return kg >= RETURN_FOR_DAYS * out.need[g * plan.days + day];
+  }
+
+  /** From hay back to grass for no fewer days than these. Assumption. */
+  private static final double RETURN_FOR_DAYS = 5;
 
   /** Moves on before a piece is eaten down, where the stay is over and another piece is ready. */
   private void move(int g, int step, int day, boolean ready) {

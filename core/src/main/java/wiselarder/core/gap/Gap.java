@@ -63,6 +63,8 @@ public record Gap(
       NO_STORE,
       /** Feed stands on fields that are opened only once the store is empty; value: kg DM. */
       BEHIND_STORE,
+      /** Feed stands on fields on which the rotation is held at a length; value: kg DM. */
+      ROUND_HELD,
       /** Feed stands on fields that no order of feeds opens; value: what could be eaten, kg DM. */
       STANDS_UNUSED
     }

@@ -41,6 +41,7 @@ final class GapCauses {
     causes.outOfUse();
     causes.standsUnused();
     causes.behindStore();
+    causes.roundHeld();
     return causes.found;
   }
 
@@ -162,6 +163,26 @@ final class GapCauses {
     double kg = offeredKg(waits);
     if (kg > balance.needKg(first)) {
       found.add(new Cause(Code.BEHIND_STORE, fieldsWhere(waits), kg));
+    }
+  }
+
+  /** Grass that is ready for later days of a round that is held at a length. */
+  private void roundHeld() {
+    Set<String> held = new HashSet<>();
+    for (FeedStep s : balance.stated().plan().steps()) {
+      if (s.roundDays() != null && isOpen(s)) {
+        held.addAll(fieldsOf(s));
+      }
+    }
+    IntPredicate waits =
+        f ->
+            held.contains(balance.stated().farm().fields().get(f).id())
+                && isThere(f)
+                && !isShut(f)
+                && !isHeld(f);
+    double kg = offeredKg(waits);
+    if (kg > balance.needKg(first)) {
+      found.add(new Cause(Code.ROUND_HELD, fieldsWhere(waits), kg));
     }
   }
 

@@ -195,6 +195,25 @@ class RotationTest {
     assertThat(held.bareKg(august)).isZero();
   }
 
+  /** Nobody brings a herd from hay to grass for a day: it comes back for about a working week. */
+  @Test
+  void stockOnHayComeBackToGrassForSomeDays() {
+    Farms farm = herd(130, field("a", 60, Field.Grazing.ROTATIONAL, 12)).bales("hay", 3000);
+    farm.graze("h", null, null, "a").feed("h", null, null, "hay");
+    YearBalance b = ENGINE.simulate(farm.build());
+    int spell = 0;
+    int spells = 0;
+    for (int d = 30; d < b.days(); d++) {
+      boolean grass = b.eatenKg(Shelf.PUT_BY, d) < 0.5 * b.needKg(d);
+      if (!grass && spell > 0) {
+        assertThat(spell).as("days of grass up to %s", b.year().date(d)).isGreaterThanOrEqualTo(4);
+        spells++;
+      }
+      spell = grass ? spell + 1 : 0;
+    }
+    assertThat(spells).isPositive();
+  }
+
   /** Days on which a quarter of the need or more changes over between pasture and store. */
   private static int jumps(YearBalance b) {
     int jumps = 0;

@@ -143,4 +143,21 @@ class GapCausesTest {
     assertThat(cause(farm, Gap.Kind.GRAZING, Code.SHUT)).isPresent();
     assertThat(cause(farm, Gap.Kind.GRAZING, Code.STANDS_UNUSED)).isEmpty();
   }
+
+  @Test
+  void aHeldRoundThatKeepsGrassBackIsNamed() {
+    Farms farm = new Farms().field("a", 30, 20, 3000).eaters("herd", 40, 12);
+    farm.steps.add(
+        new FeedStep("g", "herd", FeedStep.Kind.GRAZE, List.of("a"), null, null, null, 120));
+    YearBalance held = ENGINE.simulate(farm.build());
+    assertThat(ENGINE.gaps(held).get(0).causes())
+        .extracting(Gap.Cause::code)
+        .contains(Gap.Cause.Code.ROUND_HELD);
+    farm.steps.set(0, new FeedStep("g", "herd", FeedStep.Kind.GRAZE, List.of("a"), null, null));
+    YearBalance free = ENGINE.simulate(farm.build());
+    assertThat(ENGINE.gaps(free))
+        .flatExtracting(Gap::causes)
+        .extracting(Gap.Cause::code)
+        .doesNotContain(Gap.Cause.Code.ROUND_HELD);
+  }
 }

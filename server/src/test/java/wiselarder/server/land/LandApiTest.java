@@ -196,8 +196,8 @@ class LandApiTest {
     JsonNode passes =
         edit("""
             {"putPass": {"id": "p", "fieldId": "church-field", "groupId": "ewes",
-             "fromInclusive": "2027-10-01", "toExclusive": "2028-03-01", "whenKgPerHa": 2300,
-             "leaveKgPerHa": 2100}}""")
+             "fromInclusive": "2027-10-01", "toExclusive": "2028-03-01", "whenKgPerHa": 1700,
+             "leaveKgPerHa": 1500}}""")
             .json();
     assertThat(passes.get("year").get("passes").get(0).get("count").asInt()).isPositive();
   }

@@ -115,7 +115,7 @@ class SeasonApiTest {
     JsonNode rye = year.get("sowings").get(0);
     assertThat(rye.get("failed").asBoolean()).isFalse();
     assertThat(rye.get("emergedDay").asInt()).isBetween(20, 30);
-    assertThat(rye.get("readyDay").asInt()).isBetween(70, 200);
+    assertThat(rye.get("readyDay").asInt()).isBetween(70, 215);
     assertThat(rye.get("chanceOfFailing").asDouble()).isBetween(0.05, 0.5);
     assertThat(rye.get("coverKgPerHa")).hasSize(366);
     assertThat(year.get("massError").asDouble()).isLessThan(1e-6);
