@@ -75,7 +75,7 @@ class EditorsTest {
     input("Open on").fill("2027-12-20");
     button("Shut it").click();
     assertThat(page.getByText("Shut from 1 Sep to 19 Dec")).isVisible();
-    assertThat(page.getByTestId("verdict")).not().containsText("23 February");
+    assertThat(page.getByTestId("verdict")).not().containsText("20 February");
   }
 
   @Test
@@ -93,6 +93,65 @@ class EditorsTest {
     assertThat(page.getByLabel("Growth in April")).hasValue("60");
   }
 
+  /** Fewer paddocks use less of the grass; leaving more of it gives less at first. */
+  @Test
+  void aFieldIsDividedAndGrazedByHeights() {
+    go("Land");
+    button("Church Field").click();
+    assertThat(page.getByText(Pattern.compile("paddocks of its round"))).isVisible();
+    input("Paddocks inside").fill("8");
+    page.getByText("Graze by heights").click();
+    input("Leave at, in").fill("6");
+    input("Come in at, in").fill("4");
+    assertThat(page.getByTestId("refusal")).containsText("not above the 6");
+    input("Come in at, in").fill("11");
+    assertThat(page.getByTestId("effect")).isVisible();
+    button("Save field").click();
+    assertThat(page.getByTestId("effect")).hasCount(0);
+    page.reload();
+    button("Church Field").click();
+    assertThat(input("Paddocks inside")).hasValue("8");
+    assertThat(input("Leave at, in")).hasValue("6");
+    assertThat(page.getByText(Pattern.compile("Grazed as [2-8] of the"))).isVisible();
+  }
+
+  @Test
+  void everyCowGetsSoMuchHayADayWhateverTheGrass() {
+    go("Herd");
+    Locator steps =
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Order of feeds"));
+    Locator hay = steps.getByRole(AriaRole.LISTITEM).nth(4);
+    hay.getByLabel("How much").selectOption("EXACTLY");
+    hay.getByLabel("Said as").selectOption("head");
+    hay.getByLabel("To each head, lb/day").fill("11");
+    assertThat(page.getByTestId("effect")).isVisible();
+    Locator graze = steps.getByRole(AriaRole.LISTITEM).nth(0);
+    graze.getByLabel("Hold the round at, days").fill("45");
+    assertThat(graze).containsText("a 45th part of the ground");
+    button("Save group").click();
+    assertThat(page.getByTestId("effect")).hasCount(0);
+    page.reload();
+    assertThat(hay.getByLabel("How much")).hasValue("EXACTLY");
+    assertThat(hay.getByLabel("To each head, lb/day")).hasValue("11");
+    assertThat(graze.getByLabel("Hold the round at, days")).hasValue("45");
+  }
+
+  @Test
+  void coverIsReadOffAStickBySeasonAndThickness() {
+    go("Land");
+    button("Church Field").click();
+    page.getByText("Measure the cover").click();
+    input("Heights by stick, in").fill("6 8");
+    button("Work it out").click();
+    Locator cover = page.getByTestId("measured-cover");
+    assertThat(cover).containsText("lb/ac of cover");
+    String ordinary = cover.textContent();
+    page.getByLabel("The stand is").selectOption("DENSE");
+    button("Work it out").click();
+    assertThat(cover).containsText("lb/ac of cover");
+    org.assertj.core.api.Assertions.assertThat(cover.textContent()).isNotEqualTo(ordinary);
+  }
+
   @Test
   void theOrderOfFeedsIsChangedByMovingAStep() {
     go("Herd");
@@ -104,7 +163,7 @@ class EditorsTest {
     assertThat(page.getByTestId("effect")).isVisible();
     button("Save group").click();
     // without the corn residue the hay goes sooner
-    assertThat(page.getByTestId("verdict")).not().containsText("23 February");
+    assertThat(page.getByTestId("verdict")).not().containsText("20 February");
     page.reload();
     assertThat(steps.getByRole(AriaRole.LISTITEM)).hasCount(4);
   }
@@ -137,7 +196,7 @@ class EditorsTest {
   void aLotWithFewerBalesRunsOutSooner() {
     go("Store");
     input("Units").fill("150");
-    assertThat(page.getByTestId("effect")).containsText("Bare days 38 now");
+    assertThat(page.getByTestId("effect")).containsText("Bare days 27 now");
     button("Save lot").click();
     assertThat(page.getByTestId("verdict")).containsText("January");
   }
@@ -213,7 +272,7 @@ class EditorsTest {
     button("Remove lot").click();
     assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Orchardgrass")))
         .hasCount(0);
-    assertThat(page.getByTestId("verdict")).not().containsText("23 February");
+    assertThat(page.getByTestId("verdict")).not().containsText("20 February");
   }
 
   @Test
@@ -223,11 +282,11 @@ class EditorsTest {
         .selectOption("METRIC");
     button("Save settings").click();
     go("Year");
-    assertThat(page.getByTestId("verdict-detail")).containsText("36.5 t of dry matter");
+    assertThat(page.getByTestId("verdict-detail")).containsText("26.3 t of dry matter");
     button("Ledger").click();
     assertThat(page.getByTestId("ledger")).containsText("Dry matter eaten, kg");
     page.reload();
-    assertThat(page.getByTestId("verdict-detail")).containsText("36.5 t of dry matter");
+    assertThat(page.getByTestId("verdict-detail")).containsText("26.3 t of dry matter");
   }
 
   @Test

@@ -2,6 +2,7 @@ package wiselarder.core.check;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.forage.CropUses.Regrowth;
 import wiselarder.core.forage.QualityTable.Values;
@@ -24,8 +25,8 @@ public final class Matrix {
   private static String stands(Engine engine, List<StandCheck> checks) {
     StringBuilder out = new StringBuilder();
     out.append(
-        "| climate | stand | typed | normal | mean of years | months off | stockpile TDN, early"
-            + " and late | does not fit |\n|---|---|---|---|---|---|---|---|\n");
+        "| climate | stand | typed | normal | mean of years | months off | stockpile TDN by"
+            + " month | does not fit |\n|---|---|---|---|---|---|---|---|\n");
     for (StandCheck c : checks) {
       Values values = engine.catalogue().quality().of(c.forage().id());
       String against =
@@ -42,9 +43,9 @@ public final class Matrix {
               c.normalShare(),
               c.meanShare(),
               c.monthsShare(),
-              Double.isNaN(c.earlyTdn())
-                  ? ""
-                  : String.format(Locale.ROOT, "%.0f %.0f", c.earlyTdn(), c.lateTdn()),
+              c.monthlyTdn().stream()
+                  .map(tdn -> String.format(Locale.ROOT, "%.0f", tdn))
+                  .collect(Collectors.joining(" ")),
               against.strip()));
     }
     return out.toString();

@@ -24,6 +24,7 @@ import wiselarder.core.weather.WeatherYear;
  *     table's, before leaf and crowding, as a share of the year
  * @param earlyTdn of a stockpile a month after it stopped growing, percent; NaN without a row
  * @param lateTdn of it at its use-by day
+ * @param monthlyTdn the same each thirty days from the first frost to the use-by day
  */
 public record StandCheck(
     Climate climate,
@@ -33,7 +34,8 @@ public record StandCheck(
     double meanShare,
     double monthsShare,
     double earlyTdn,
-    double lateTdn) {
+    double lateTdn,
+    List<Double> monthlyTdn) {
   private static final PlanYear YEAR = new PlanYear(LocalDate.of(2027, 1, 1), 12);
 
   /** Of what grows an ordinary rotation takes so much. */
@@ -96,7 +98,8 @@ public record StandCheck(
     for (int seed = 1; seed <= years; seed++) {
       mean += grown(engine.in(Season.parse("seed:" + seed)).simulate(plan)) / years;
     }
-    double[] stockpile = stockpile(engine, climate, f);
+    List<Double> stockpile = stockpile(engine, climate, f);
+    boolean kept = !stockpile.isEmpty();
     return new StandCheck(
         climate,
         f,
@@ -104,8 +107,9 @@ public record StandCheck(
         grown(normal) / Grounds.AREA_HA / typed,
         mean / grown(normal),
         months(normal, f, curve.monthlyKgPerHaDay()) / typed,
-        stockpile[0],
-        stockpile[1]);
+        kept ? stockpile.get(0) : Double.NaN,
+        kept ? stockpile.get(stockpile.size() - 1) : Double.NaN,
+        stockpile);
   }
 
   private static double grown(YearBalance b) {
@@ -132,19 +136,24 @@ public record StandCheck(
     return off;
   }
 
-  /** TDN a month after growth has stopped, and on the use-by day. */
-  private static double[] stockpile(Engine engine, Climate climate, Forage f) {
+  /** TDN each thirty days after growth has stopped, and on the use-by day; empty without a row. */
+  private static List<Double> stockpile(Engine engine, Climate climate, Forage f) {
     if (Double.isNaN(f.stockpileUseByDays()) || !climate.firstFrost().occurs()) {
-      return new double[] {Double.NaN, Double.NaN};
+      return List.of();
     }
     LocalDate frost = LocalDate.ofYearDay(2027, climate.firstFrost().doy50());
     LocalDate shut = frost.minusDays(SHUT_BEFORE_DAYS);
     PlanYear year = new PlanYear(shut, 14);
     FarmPlan plan = Grounds.alone(climate.id(), year, f.id(), f.minResidualKgPerHa() * 1.05);
     YearBalance b = engine.simulate(plan);
-    int day = year.day(frost);
-    return new double[] {
-      b.standingTdnPct(0, day + 30), b.standingTdnPct(0, day + (int) f.stockpileUseByDays())
-    };
+    int useBy = (int) f.stockpileUseByDays();
+    List<Double> monthly = new ArrayList<>();
+    for (int day = MONTH_DAYS; day < useBy; day += MONTH_DAYS) {
+      monthly.add(b.standingTdnPct(0, year.day(frost) + day));
+    }
+    monthly.add(b.standingTdnPct(0, year.day(frost) + useBy));
+    return monthly;
   }
+
+  private static final int MONTH_DAYS = 30;
 }

@@ -9,10 +9,12 @@ import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import wiselarder.core.Farms;
+import wiselarder.core.balance.YearBalance;
 import wiselarder.core.gap.Gap.Cause;
 import wiselarder.core.gap.Gap.Cause.Code;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Stand;
+import wiselarder.core.plan.FeedStep;
 
 /** Each cause with its measure, on the smallest farm that shows it. */
 class GapCausesTest {

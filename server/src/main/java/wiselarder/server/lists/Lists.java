@@ -210,6 +210,7 @@ public final class Lists {
             CsvColumn.of("there_from", CsvColumn.Kind.DATE, "stand.fromInclusive"),
             CsvColumn.of("there_to_last_day", CsvColumn.Kind.LAST_DAY, "stand.toExclusive"),
             CsvColumn.choice("grazing", "grazing", grazing),
+            CsvColumn.number("paddocks", Field.PADDOCKS),
             CsvColumn.number("utilization", Field.UTILIZATION),
             CsvColumn.number("residual", Field.RESIDUAL_KG_PER_HA),
             CsvColumn.number("turn_in", Field.TURN_IN_KG_PER_HA),
