@@ -38,6 +38,9 @@ describe('units', () => {
     expect(quantityOf('stand.monthlyKgPerHaDay')).toBe('rate');
     expect(quantityOf('field.residualKgPerHa')).toBe('massPerArea');
     expect(quantityOf('group.flatIntakeKgPerHeadDay')).toBe('perDay');
+    expect(quantityOf('portion.kgPerHeadDay')).toBe('perDay');
+    expect(quantityOf('portion.share')).toBe('share');
+    expect(quantityOf('heights.leaveCm')).toBe('depth');
     expect(quantityOf('lot.dmShare')).toBe('share');
     expect(quantityOf('field.utilization')).toBe('share');
     expect(quantityOf('figures.utilizationStrip')).toBe('share');

@@ -223,7 +223,7 @@ export function quantityOf(field: string): Quantity {
   if (/([pP]ricePerKg|valuePerKgGain)$/.test(field)) return 'pricePerKg';
   if (/(gainKgPerDay|audKg)$/.test(field)) return 'gain';
   if (/^plate\.\w+Kg$/.test(field)) return 'massPerArea';
-  if (/KgPerHeadDay$/.test(field)) return 'perDay';
+  if (/[kK]gPerHeadDay$/.test(field)) return 'perDay';
   if (/(weightKg|kgPerUnitAsFed)$/.test(field)) return 'weight';
   if (/pricePerTonneAsFed$/.test(field)) return 'pricePerMass';
   if (/Share$/.test(field)) return 'share';

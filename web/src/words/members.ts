@@ -100,7 +100,7 @@ const STATED_NAMES: Record<StatedName, string> = {
   'year.months': 'Months',
   'step.roundDays': 'Hold the round at, days',
   'portion.share': 'Of the diet',
-  'portion.kgPerHeadDay': 'To each head',
+  'portion.kgPerHeadDay': 'Dry matter',
   'sowing.yieldKgPerHa': 'Yield when sown on time',
   'sowing.seedShare': 'Seed, of the full rate',
   'dressing.pricePerKg': 'Price of the nitrogen',

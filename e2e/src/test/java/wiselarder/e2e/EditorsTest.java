@@ -104,7 +104,8 @@ class EditorsTest {
     input("Leave at, in").fill("6");
     input("Come in at, in").fill("4");
     assertThat(page.getByTestId("refusal")).containsText("not above the 6");
-    input("Come in at, in").fill("11");
+    // what is wrong stands in the label beside it
+    page.getByLabel(Pattern.compile("^Come in at")).fill("11");
     assertThat(page.getByTestId("effect")).isVisible();
     button("Save field").click();
     assertThat(page.getByTestId("effect")).hasCount(0);
@@ -123,7 +124,7 @@ class EditorsTest {
     Locator hay = steps.getByRole(AriaRole.LISTITEM).nth(4);
     hay.getByLabel("How much").selectOption("EXACTLY");
     hay.getByLabel("Said as").selectOption("head");
-    hay.getByLabel("To each head, lb/day").fill("11");
+    hay.getByLabel(Pattern.compile("^Dry matter, lb")).fill("11");
     assertThat(page.getByTestId("effect")).isVisible();
     Locator graze = steps.getByRole(AriaRole.LISTITEM).nth(0);
     graze.getByLabel("Hold the round at, days").fill("45");
@@ -132,7 +133,7 @@ class EditorsTest {
     assertThat(page.getByTestId("effect")).hasCount(0);
     page.reload();
     assertThat(hay.getByLabel("How much")).hasValue("EXACTLY");
-    assertThat(hay.getByLabel("To each head, lb/day")).hasValue("11");
+    assertThat(hay.getByLabel(Pattern.compile("^Dry matter, lb"))).hasValue("11");
     assertThat(graze.getByLabel("Hold the round at, days")).hasValue("45");
   }
 

@@ -14,6 +14,7 @@ import wiselarder.core.weather.WeatherYear;
 public final class Cautions {
   private static final Set<String> SORGHUMS =
       Set.of("sorghum_sudangrass", "sudangrass", "forage_sorghum", "grain_sorghum", "johnsongrass");
+
   /** The hold of sorghums around a killing frost. */
   public static final String FROST_ON_SORGHUM = "hz_frost_kill_sorghum";
 
@@ -55,8 +56,7 @@ public final class Cautions {
     Catalogue catalogue = product.on(stated.farm());
     Climate climate = catalogue.climate(stated.farm().climateId());
     Found found = new Found(hazards, stated.plan().year().days());
-    new SeasonCautions(stated, climate, weather, normal, found)
-        .add(Standing.of(stated, catalogue));
+    new SeasonCautions(stated, climate, weather, normal, found).add(Standing.of(stated, catalogue));
     return found.all();
   }
 }

@@ -277,7 +277,9 @@ final class SeasonCautions {
     return -1;
   }
 
-  /** Fast cool-season growth while the weather warms through a range, in each spring of the plan. */
+  /**
+   * Fast cool-season growth while the weather warms through a range, in each spring of the plan.
+   */
   private void spring(Standing s) {
     for (int[] lush : springs()) {
       if (lush[1] <= s.from() || lush[0] >= s.to()) {
@@ -305,7 +307,8 @@ final class SeasonCautions {
     int from = -1;
     for (int d = 0; d < year.days(); d++) {
       double mean = weekMean(d);
-      boolean warming = Math.floorMod(year.date(d).getDayOfYear() - climate.coldestDoy(), 365) < HALF_YEAR;
+      boolean warming =
+          Math.floorMod(year.date(d).getDayOfYear() - climate.coldestDoy(), 365) < HALF_YEAR;
       boolean lush = warming && mean >= LUSH_FROM_C && mean < LUSH_TO_C;
       if (lush && from < 0) {
         from = d;

@@ -19,15 +19,15 @@ import wiselarder.core.weather.Climate;
 
 /**
  * One row of the table of sowings against simulated years: sown in the middle of its best days into
- * a full seedbed; eaten down each time it is ready where it is sown to be grazed and comes back, else
- * left alone.
+ * a full seedbed; eaten down each time it is ready where it is sown to be grazed and comes back,
+ * else left alone.
  *
  * @param useDays median of the days from sowing to first use; -1 where more than half never are
  * @param yieldKgPerHa mean of all years
  * @param cameUpShare of the years
  * @param readyShare of the years in which it was ever ready
- * @param second grown in the five weeks after a cut at heading in the normal year, as a share of what
- *     had grown before; NaN where it does not head there
+ * @param second grown in the five weeks after a cut at heading in the normal year, as a share of
+ *     what had grown before; NaN where it does not head there
  */
 public record CropCheck(
     SowingTable.Window window,

@@ -33,8 +33,7 @@ final class Grounds {
 
   /** The same, eaten down within days each time that it is ready. */
   static FarmPlan sownAndGrazed(String climateId, PlanYear year, Sowing sowing) {
-    return farm(
-        climateId, year, "fallow", 0, List.of(herd(MANY)), List.of(GRAZE), List.of(sowing));
+    return farm(climateId, year, "fallow", 0, List.of(herd(MANY)), List.of(GRAZE), List.of(sowing));
   }
 
   private static final int MANY = 250;
@@ -48,8 +47,7 @@ final class Grounds {
 
   /** The same, cut on a day into bales that nobody eats. */
   static FarmPlan cut(FarmPlan plan, LocalDate on) {
-    Lot bales =
-        new Lot("b", "Bales", "bale", 0, 400, 0.85, "s_barn", "f_ring_open", null, "");
+    Lot bales = new Lot("b", "Bales", "bale", 0, 400, 0.85, "s_barn", "f_ring_open", null, "");
     HayCut cut = new HayCut("c", "a", on, "h_hay_conditioned_grass", bales);
     return new FarmPlan(plan.farm(), plan.plan().withCuts(List.of(cut)));
   }
@@ -76,10 +74,10 @@ final class Grounds {
       List<Sowing> sowings) {
     Field field =
         new Field(
-            "a",
-            "Field",
-            AREA_HA,
-            new Stand(forageId, null, null, coverKgPerHa, 0, null, null),
+                "a",
+                "Field",
+                AREA_HA,
+                new Stand(forageId, null, null, coverKgPerHa, 0, null, null),
                 Field.Grazing.ROTATIONAL,
                 null,
                 null,

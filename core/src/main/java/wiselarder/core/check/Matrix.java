@@ -58,11 +58,7 @@ public final class Matrix {
             + " second growth (table) | does not fit |\n|---|---|---|---|---|---|---|---|---|\n");
     for (CropCheck c : checks) {
       Regrowth comesBack =
-          engine
-              .catalogue()
-              .crops()
-              .uses()
-              .of(engine.catalogue().forage(c.window().forageId()));
+          engine.catalogue().crops().uses().of(engine.catalogue().forage(c.window().forageId()));
       String against =
           (c.useFits() ? "" : "first use ")
               + (c.yieldFits() ? "" : "yield ")

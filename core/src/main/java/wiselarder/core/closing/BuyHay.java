@@ -54,10 +54,7 @@ public record BuyHay(Lot pattern, LocalDate date) implements Lever {
   /** Hay is on the farm so many days after it is ordered. Assumption. */
   private static final int COMES_AFTER_DAYS = 14;
 
-  /**
-   * So long before the last day on which it may come and
-   * still close the gap.
-   */
+  /** So long before the last day on which it may come and still close the gap. */
   private LocalDate decideBy(Trial trial, KnownLot known, int units) {
     PlanYear year = trial.stated().plan().year();
     int still = year.day(date);

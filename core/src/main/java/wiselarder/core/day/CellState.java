@@ -342,8 +342,7 @@ final class CellState {
       boolean spent = uses > crop.regrowth.mostUses();
       Second second = crop.course.comesBack(stage, crop.regrowth, lostGrowingPoints);
       if (!spent && (second != null || crop.course.ratoons())) {
-        double pace =
-            second == null ? comesBack : CropRules.paceOf(second, grownKg, crop.sitePeak);
+        double pace = second == null ? comesBack : CropRules.paceOf(second, grownKg, crop.sitePeak);
         comesBack += share * (Math.min(comesBack, pace) - comesBack);
         stage -= share * (stage - crop.course.begunAnew(stage, crop.regrowth, crop.baseC));
         headedDay = stage < crop.course.headingDegreeDays() ? -1 : headedDay;

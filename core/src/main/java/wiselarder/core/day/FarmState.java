@@ -35,8 +35,10 @@ final class FarmState {
   /** Piece it goes to beside that one, where no more of what it learns is allowed. */
   final int[][] besideOn;
 
-  /** Day on which it came to the piece it stands on; and what that offered then, kg DM/ha. */
+  /** Day on which it came to the piece it stands on; what could be eaten there then, kg DM/ha. */
   final int[][] cameOn;
+
+  final double[][] cameTo;
 
   /** By group: true where most of yesterday's feed came from the store. */
   final boolean[] onStore;
@@ -62,6 +64,7 @@ final class FarmState {
     standingOn = new int[groups][];
     besideOn = new int[groups][];
     cameOn = new int[groups][];
+    cameTo = new double[groups][];
     onStore = new boolean[groups];
     passing = new boolean[groups][][];
     for (int g = 0; g < groups; g++) {
@@ -69,6 +72,7 @@ final class FarmState {
       Arrays.fill(standingOn[g], -1);
       besideOn[g] = standingOn[g].clone();
       cameOn[g] = new int[standingOn[g].length];
+      cameTo[g] = new double[standingOn[g].length];
       passing[g] = new boolean[plan.groups[g].passes.length][];
       for (int n = 0; n < passing[g].length; n++) {
         passing[g][n] = new boolean[plan.pieces.of(plan.groups[g].passes[n].field)];
@@ -103,6 +107,7 @@ final class FarmState {
     besideOn = Arrays.stream(of.besideOn).map(int[]::clone).toArray(int[][]::new);
     onStore = of.onStore.clone();
     cameOn = Arrays.stream(of.cameOn).map(int[]::clone).toArray(int[][]::new);
+    cameTo = Arrays.stream(of.cameTo).map(double[]::clone).toArray(double[][]::new);
     passing =
         Arrays.stream(of.passing)
             .map(p -> Arrays.stream(p).map(boolean[]::clone).toArray(boolean[][]::new))

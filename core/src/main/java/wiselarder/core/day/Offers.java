@@ -86,16 +86,6 @@ final class Offers {
     return s.grazedThisSeason ? p.turnInAgain : p.turnIn;
   }
 
-  /** True where stock might have come in this morning. */
-  boolean isReady(int c) {
-    for (int i = 0; i < readyCount; i++) {
-      if (ready[i] == c) {
-        return true;
-      }
-    }
-    return false;
-  }
-
   /** False while a growing stand is below the height at which it is safe to come in. */
   static boolean safe(FieldPlan p, CellState s) {
     for (int i = 0; i < s.stands.length; i++) {

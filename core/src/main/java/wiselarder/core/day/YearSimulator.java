@@ -329,7 +329,9 @@ public final class YearSimulator {
       if (c < 0 || !offers(g, c, day)) {
         c = furthestAhead(g, s, ready, day, -1);
         on[step] = c;
-        state.cameOn[g][step] = day;
+        if (on == state.standingOn[g]) {
+          comeTo(g, step, c, day);
+        }
         if (c < 0) {
           return kept + left;
         }
@@ -363,37 +365,34 @@ public final class YearSimulator {
     if (stay > 0 && day - state.cameOn[g][step] >= stay) {
       int next = furthestAhead(g, s, true, day, c);
       if (next >= 0) {
-        state.standingOn[g][step] = next;
-        state.cameOn[g][step] = day;
+        comeTo(g, step, next, day);
       }
     }
   }
 
   /**
-   * What a rotation held at a length gives today, kg DM: as much of what the whole round offers as
-   * a day's part of it, by the area that is ready.
+   * What a rotation held at a length gives today, kg DM: a day's part of the area, at what could be
+   * eaten on each hectare of the piece it stands on when it came there, or of the next one.
    */
   private double allowedKg(int g, int step, int day) {
     StepPlan s = plan.groups[g].steps[step];
     double areaHa = 0;
-    double kg = 0;
-    double readyHa = 0;
     for (int f : s.sources) {
       areaHa += plan.fields[f].areaHa;
     }
-    for (int i = 0; i < offers.readyCount; i++) {
-      int c = offers.ready[i];
-      if (s.has[cells[c].field] && stands(g, c, day)) {
-        readyHa += cells[c].areaHa;
-        kg += cells[c].areaHa * eatableKgPerHa(c);
-      }
-    }
     int on = state.standingOn[g][step];
-    if (on >= 0 && stands(g, on, day) && !offers.isReady(on)) {
-      readyHa += cells[on].areaHa;
-      kg += cells[on].areaHa * eatableKgPerHa(on);
+    if (on >= 0 && stands(g, on, day)) {
+      return state.cameTo[g][step] * areaHa / s.roundDays;
     }
-    return readyHa <= 0 ? 0 : kg / readyHa * areaHa / s.roundDays;
+    int next = furthestAhead(g, s, true, day, -1);
+    return next < 0 ? 0 : eatableKgPerHa(next) * areaHa / s.roundDays;
+  }
+
+  /** A group's step comes to a piece, or to none. */
+  private void comeTo(int g, int step, int c, int day) {
+    state.standingOn[g][step] = c;
+    state.cameOn[g][step] = day;
+    state.cameTo[g][step] = c < 0 ? 0 : eatableKgPerHa(c);
   }
 
   private boolean offers(int g, int c, int day) {
@@ -432,7 +431,8 @@ public final class YearSimulator {
       boolean before =
           best < 0
               || step.rank[cells[c].field] < step.rank[cells[best].field]
-              || (cells[c].field == cells[best].field && cells[c].grazedDay < cells[best].grazedDay);
+              || (cells[c].field == cells[best].field
+                  && cells[c].grazedDay < cells[best].grazedDay);
       if (c != but && alike && before && goesTo(g, step, c, day)) {
         best = c;
       }

@@ -131,9 +131,9 @@ public final class CropRules {
     }
 
     /**
-     * The stage at which what comes back begins: one that ratoons comes to soft dough again after the
-     * days that the table gives, in warm weather; late tillers of others begin jointed; leafy crops
-     * go on.
+     * The stage at which what comes back begins: one that ratoons comes to soft dough again after
+     * the days that the table gives, in warm weather; late tillers of others begin jointed; leafy
+     * crops go on.
      */
     public double begunAnew(double degreeDays, Regrowth regrowth, double baseC) {
       if (!diesRipe) {

@@ -7,8 +7,8 @@ import java.util.stream.Collectors;
 import wiselarder.core.reference.CsvTable;
 
 /**
- * What comes back of a crop that was taken down, by the stage at which it was. Product defaults from
- * general practice; see docs/model.md.
+ * What comes back of a crop that was taken down, by the stage at which it was. Product defaults
+ * from general practice; see docs/model.md.
  */
 public final class CropUses {
   /**
@@ -81,7 +81,8 @@ public final class CropUses {
     Row leafy = find(rows, "graze", null);
     Row boot = first(find(rows, "graze", BOOT), find(rows, "hay", null), leafy);
     Row dough = find(rows, "silage", HEADING);
-    Second headed = headed(first(find(rows, "graze", HEADING), find(rows, "hay", null)), boot, dough);
+    Second headed =
+        headed(first(find(rows, "graze", HEADING), find(rows, "hay", null)), boot, dough);
     return boot == null
         ? Regrowth.NONE
         : new Regrowth(

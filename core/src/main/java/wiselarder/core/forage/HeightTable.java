@@ -74,9 +74,7 @@ public final class HeightTable {
       r.number("mass_high_kg_ha", 0, 40000)
     };
     return new Row(
-        r.text("forage_id"),
-        r.text("season"),
-        new Point(r.number("height_cm", 1, 400), kgPerHa));
+        r.text("forage_id"), r.text("season"), new Point(r.number("height_cm", 1, 400), kgPerHa));
   }
 
   /** The table as it holds on a farm with forages of its own. */
@@ -114,9 +112,7 @@ public final class HeightTable {
   }
 
   private static boolean changed(OwnForage.Figures f) {
-    return f.minResidualKgPerHa() != null
-        || f.dmPerCmKgPerHa() != null
-        || f.exitHeightCm() != null;
+    return f.minResidualKgPerHa() != null || f.dmPerCmKgPerHa() != null || f.exitHeightCm() != null;
   }
 
   /** Mass at a height while it grows: the mean of its growing seasons, of an ordinary stand. */

@@ -131,8 +131,7 @@ public final class CropCalibration {
    * @param yieldKgPerHa grown when sown on time; null for the table's
    * @param sowDoy day of the year on which it is sown, 1 to 366
    */
-  public Site site(
-      Forage f, Climate climate, double capacityMm, Double yieldKgPerHa, int sowDoy) {
+  public Site site(Forage f, Climate climate, double capacityMm, Double yieldKgPerHa, int sowDoy) {
     SowingTable.Window main = table.nearest(climate.id(), f, sowDoy);
     if (main == null) {
       return new Site(

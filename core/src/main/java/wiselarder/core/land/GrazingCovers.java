@@ -4,8 +4,8 @@ import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.HeightTable;
 
 /**
- * The covers by which a field is grazed, kg DM/ha: a stated cover, else the mass at a stated height,
- * else the forage's own.
+ * The covers by which a field is grazed, kg DM/ha: a stated cover, else the mass at a stated
+ * height, else the forage's own.
  *
  * @param leave at which stock leave
  * @param leaveInWinter at which they leave once growth has stopped

@@ -1,6 +1,5 @@
 package wiselarder.core.land;
 
-import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.quantity.Stated;

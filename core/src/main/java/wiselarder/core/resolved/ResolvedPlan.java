@@ -57,6 +57,7 @@ public final class ResolvedPlan {
 
   /** What cautions shut in this weather. */
   public final Holds holds;
+
   public final FieldPlan[] fields;
   public final GroupPlan[] groups;
   public final LotPlan[] lots;
@@ -552,8 +553,7 @@ public final class ResolvedPlan {
       Catalogue catalogue,
       List<Caution> always,
       BiFunction<WeatherYear, WeatherYear, List<Caution>> inWeather) {
-    return new ResolvedPlan(
-        stated, records, catalogue.on(stated.farm()), always, inWeather, like);
+    return new ResolvedPlan(stated, records, catalogue.on(stated.farm()), always, inWeather, like);
   }
 
   /** First day on which another plan may go another way than this one; 0 where at once. */

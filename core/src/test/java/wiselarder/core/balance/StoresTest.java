@@ -187,7 +187,15 @@ class StoresTest {
         dryCows(Farms.of("hay", 200, "hay_orchardgrass_late"), Farms.of("straw", 200, "straw_oat"));
     line.steps.clear();
     line.steps.add(
-        new FeedStep("line", "herd", FeedStep.Kind.STORE, List.of("straw"), null, null, Portion.atMost(0.3), null));
+        new FeedStep(
+            "line",
+            "herd",
+            FeedStep.Kind.STORE,
+            List.of("straw"),
+            null,
+            null,
+            Portion.atMost(0.3),
+            null));
     line.feed("herd", null, null, "hay");
     YearBalance without = ENGINE.simulate(plain.build());
     YearBalance with = ENGINE.simulate(line.build());

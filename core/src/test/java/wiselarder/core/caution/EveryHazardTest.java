@@ -62,8 +62,14 @@ class EveryHazardTest {
             "f",
             "F",
             5,
-            new Stand(forage, null, List.of(9., 9., 9., 9., 9., 9., 9., 9., 9., 9., 9., 9.), 2500.0,
-                0, null, null),
+            new Stand(
+                forage,
+                null,
+                List.of(9., 9., 9., 9., 9., 9., 9., 9., 9., 9., 9., 9.),
+                2500.0,
+                0,
+                null,
+                null),
             way,
             null,
             null,
@@ -176,25 +182,17 @@ class EveryHazardTest {
             Field.Grazing.SET_STOCKED,
             true,
             lie(water));
-    farm.lots.add(
-        new Lot("l", "L", "bale", 9, 400, 0.85, "s_barn", "f_bale_graze_2d", null, ""));
+    farm.lots.add(new Lot("l", "L", "bale", 9, 400, 0.85, "s_barn", "f_bale_graze_2d", null, ""));
     return farm.feed("g", null, null, "l");
   }
 
   private static Farms ground(String forage, Field.Grazing way, boolean drains) {
-    return grazing(
-        "transition_humid", forage, "beef/steer", null, way, drains, Lie.unsaid());
+    return grazing("transition_humid", forage, "beef/steer", null, way, drains, Lie.unsaid());
   }
 
   private static Farms born(String forage, String kind, MonthDay birth) {
     return grazing(
-        "transition_humid",
-        forage,
-        kind,
-        birth,
-        Field.Grazing.SET_STOCKED,
-        true,
-        Lie.unsaid());
+        "transition_humid", forage, kind, birth, Field.Grazing.SET_STOCKED, true, Lie.unsaid());
   }
 
   private static Farms snow(boolean accepted) {
@@ -249,10 +247,7 @@ class EveryHazardTest {
             "hz_laminitis_spring",
             in(grazing("transition_humid", "orchardgrass", "horse/adult")),
             in(beef("orchardgrass"))),
-        new Row(
-            "hz_nitrate_cloudy",
-            ever(dressedCrop(80)),
-            ever(dressedCrop(20))),
+        new Row("hz_nitrate_cloudy", ever(dressedCrop(80)), ever(dressedCrop(20))),
         new Row(
             "hz_overfertilised",
             ever(dressed("smooth_brome", 120, may)),
@@ -291,8 +286,7 @@ class EveryHazardTest {
             in(sown("cereal_rye", autumn, Sowing.Preparation.BURN_DOWN)),
             in(sown("cereal_rye", autumn, bed))),
         new Row("hz_treated_seed", in(sown("teff", may, bed)), in(beef("bermudagrass"))),
-        new Row(
-            "hz_waterway", in(bales(Lie.Water.POND_OR_STREAM)), in(bales(Lie.Water.TROUGH))),
+        new Row("hz_waterway", in(bales(Lie.Water.POND_OR_STREAM)), in(bales(Lie.Water.TROUGH))),
         new Row(
             "hz_birthing_on_crop",
             in(born("corn_residue", "beef/cow", MonthDay.of(12, 15))),
@@ -383,7 +377,8 @@ class EveryHazardTest {
   @Test
   void eachIsSaidOnceForAFieldAndItsDays() {
     List<Caution> all =
-        ENGINE.simulate(sown("sorghum_sudangrass", JUNE, Sowing.Preparation.FULL_SEEDBED).build())
+        ENGINE
+            .simulate(sown("sorghum_sudangrass", JUNE, Sowing.Preparation.FULL_SEEDBED).build())
             .resolved()
             .cautions();
     assertThat(all).doesNotHaveDuplicates();
@@ -449,14 +444,16 @@ class EveryHazardTest {
       assertThat(b.resolved().holds.field(0, first)).isTrue();
       assertThat(b.resolved().holds.field(0, Math.min(b.days() - 1, last - 1))).isTrue();
       LocalDate inHold = b.year().date(first + 5);
-      farm.cuts.add(
-          new HayCut("c", "f", inHold, "h_hay_conditioned_grass", Farms.bale("made", 0)));
+      farm.cuts.add(new HayCut("c", "f", inHold, "h_hay_conditioned_grass", Farms.bale("made", 0)));
       YearBalance cut = ENGINE.in(Season.parse("seed:" + seed)).simulate(farm.build());
       assertThat(cut.resolved().holds.lot(0)).isTrue();
       farm.cuts.set(
           0,
           new HayCut(
-              "c", "f", b.year().date(first - 1), "h_hay_conditioned_grass",
+              "c",
+              "f",
+              b.year().date(first - 1),
+              "h_hay_conditioned_grass",
               Farms.bale("made", 0)));
       YearBalance before = ENGINE.in(Season.parse("seed:" + seed)).simulate(farm.build());
       assertThat(before.resolved().holds.lot(0)).isFalse();

@@ -166,8 +166,7 @@ class MatrixTest {
         if (w.forageId().equals(cereal) && w.climateId().equals(spring.climateId())) {
           Sowing.Preparation way = Sowing.Preparation.LIGHT_DISKING;
           SowingYear[] a = sown(w.climateId(), cereal, w.middle(), way, "bermudagrass");
-          SowingYear[] o =
-              sown(w.climateId(), "spring_oats", spring.middle(), way, "bermudagrass");
+          SowingYear[] o = sown(w.climateId(), "spring_oats", spring.middle(), way, "bermudagrass");
           assertThat(mean(a)).as("%s in %s", cereal, w.climateId()).isGreaterThan(mean(o));
           assertThat(cameUp(a)).isGreaterThanOrEqualTo(cameUp(o));
           pairs++;

@@ -19,9 +19,7 @@ class GrowingTest {
     DayBook b = YearSimulator.run(ENGINE.resolve(farm.build()));
     assertThat(b.states.get(30).cells[0].nitrogen).isZero();
     // put on in the morning of day 30, and lost on 15 days until the morning of day 45
-    assertThat(b.states.get(45).cells[0].nitrogen)
-        .isCloseTo(60 * Math.pow(0.98, 15), within(1e-9));
-    assertThat(b.states.get(60).cells[0].nitrogen)
-        .isCloseTo(60 * Math.pow(0.98, 30), within(1e-9));
+    assertThat(b.states.get(45).cells[0].nitrogen).isCloseTo(60 * Math.pow(0.98, 15), within(1e-9));
+    assertThat(b.states.get(60).cells[0].nitrogen).isCloseTo(60 * Math.pow(0.98, 30), within(1e-9));
   }
 }

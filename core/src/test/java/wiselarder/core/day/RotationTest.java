@@ -235,12 +235,7 @@ class RotationTest {
     Farms farm = herd(head, field("a", 15, Field.Grazing.ROTATIONAL, null)).bales("hay", 2000);
     farm.steps.add(step("g", FeedStep.Kind.GRAZE, null, null, "a"));
     farm.steps.add(
-        step(
-            "s",
-            FeedStep.Kind.STORE,
-            new Portion(Portion.Bound.EXACTLY, null, 4.0),
-            null,
-            "hay"));
+        step("s", FeedStep.Kind.STORE, new Portion(Portion.Bound.EXACTLY, null, 4.0), null, "hay"));
     YearBalance b = ENGINE.simulate(farm.build());
     for (int d = 0; d < b.days(); d++) {
       assertThat(b.eatenKg(Shelf.PUT_BY, d)).isCloseTo(4.0 * head, within(1e-6));
@@ -289,6 +284,9 @@ class RotationTest {
 
   private static Farms byHeights(Heights heights) {
     Field one = field("a", 30, Field.Grazing.ROTATIONAL, 1).grazedBy(1, heights);
-    return herd(60, one).bales("hay", 2000).graze("h", null, null, "a").feed("h", null, null, "hay");
+    return herd(60, one)
+        .bales("hay", 2000)
+        .graze("h", null, null, "a")
+        .feed("h", null, null, "hay");
   }
 }

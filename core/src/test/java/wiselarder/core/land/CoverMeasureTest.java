@@ -40,8 +40,7 @@ class CoverMeasureTest {
   /** A straight line from exit to entry height gave a dense tall native a third too little. */
   @Test
   void aTallNativeStandIsHeavierThanALineFromItsStubble() {
-    wiselarder.core.forage.Forage switchgrass =
-        Farms.ENGINE.catalogue().forage("switchgrass");
+    wiselarder.core.forage.Forage switchgrass = Farms.ENGINE.catalogue().forage("switchgrass");
     CoverMeasure dense =
         byStick("switchgrass", HeightTable.Season.SUMMER, HeightTable.Density.DENSE, 110.0);
     CoverMeasure thin =

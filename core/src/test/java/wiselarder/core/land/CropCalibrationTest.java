@@ -19,7 +19,8 @@ import wiselarder.core.weather.Climate;
 
 /** Crops set to a place: when they are sown there, and what a stated yield asks of the site. */
 class CropCalibrationTest {
-  private final CropCalibration crops = new CropCalibration(SowingTable.load(), CropUses.load(), new UsualYears());
+  private final CropCalibration crops =
+      new CropCalibration(SowingTable.load(), CropUses.load(), new UsualYears());
 
   private static Forage forage(String id) {
     return ENGINE.catalogue().forage(id);
