@@ -74,7 +74,7 @@ final class SeasonCautions {
       fescue(s);
     }
     for (HayCut cut : stated.plan().cuts()) {
-      hay(cut, all);
+      hay(cut);
     }
     if (!stated.farm().groups().isEmpty()) {
       spell("hz_heat_stress", d -> weather.tmaxC(d) >= HOT_C - even);
@@ -349,7 +349,7 @@ final class SeasonCautions {
   }
 
   /** Hay made in a hold keeps the nitrate that the hold is about: shut until a test is back. */
-  private void hay(HayCut cut, List<Standing> all) {
+  private void hay(HayCut cut) {
     int on = year.day(cut.date());
     for (Caution c : List.copyOf(found.all())) {
       boolean nitrate = NITRATE.contains(c.hazard().id()) && cut.fieldId().equals(c.fieldId());
