@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { habits, smallStock } from '../store/usual';
   import { push } from 'svelte-spa-router';
   import { type QuickRequest, type QuickView } from '../api/client';
   import Choice from '../form/Choice.svelte';
@@ -65,6 +66,11 @@
     const kind = catalogue.kinds.find((k) => k.id === id)!;
     asked.kind = id;
     asked.weightKg = kind.defaultWeightKg;
+    fedAsUsual();
+  }
+  function fedAsUsual() {
+    const p = catalogue.packages.find((x) => x.id === asked.packageId)!;
+    asked.feedingMethodId = habits(p, smallStock([asked.kind])).feedingMethodId;
   }
   function setBale(id: string) {
     const p = catalogue.packages.find((x) => x.id === id)!;
@@ -72,7 +78,7 @@
     asked.kgPerUnitAsFed = p.typicalKg;
     const wrapped = p.shape === 'wrapped_round';
     asked.storageMethodId = wrapped ? 's_wrapped_sound' : 's_barn';
-    asked.feedingMethodId = p.shape === 'small_square' ? 'f_rack_small' : 'f_ring_open';
+    fedAsUsual();
   }
   async function keep() {
     const done = await signed.attempt(async () => {

@@ -6,7 +6,7 @@
   import NumberField from '../form/NumberField.svelte';
   import { usualGroup, usualSteps } from '../herd/usual';
   import { firstForage, usualField } from '../land/usual';
-  import { usualLot } from '../store/usual';
+  import { smallStock, usualLot } from '../store/usual';
   import { thePlan } from '../plan/context';
   import { freshId } from '../plan/session.svelte';
   import MiniYear from '../plan/MiniYear.svelte';
@@ -53,10 +53,11 @@
       .filter((g) => g.areaHa)
       .map((g, i) => usualField(g.id, `Field ${i + 1}`, g.forage, g.areaHa!)),
   );
+  const small = $derived(smallStock(mouths.map((m) => m.kind)));
   const lots = $derived(
     hay
       .filter((h) => h.units)
-      .map((h, i) => usualLot(h.id, numbered('Hay', i, hay), pack(h.pack), h.units!)),
+      .map((h, i) => usualLot(h.id, numbered('Hay', i, hay), pack(h.pack), h.units!, small)),
   );
   const edits = $derived<Edit[]>([
     ...groups.flatMap((g) => [
@@ -195,7 +196,7 @@
         />
       {/snippet}
       {#snippet said(h)}
-        {@const lot = usualLot(h.id, '', pack(h.pack), 1)}
+        {@const lot = usualLot(h.id, '', pack(h.pack), 1, small)}
         {amount(lot.kgPerUnitAsFed, 'weight', open.system)} each, {amount(
           lot.dmShare,
           'share',

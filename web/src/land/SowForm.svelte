@@ -4,7 +4,6 @@
   import { thePlan } from '../plan/context';
   import { freshId } from '../plan/session.svelte';
   import { againstText } from '../words/land';
-  import { amount } from '../units/units';
   import { sowingOutcome, sowingText } from '../words/year';
   import Choice from '../form/Choice.svelte';
   import DateField from '../form/DateField.svelte';
@@ -150,7 +149,7 @@
     <NumberField
       name="sowing.yieldKgPerHa"
       value={yieldKg}
-      placeholder={`default ${amount(chosen.yieldKgPerHa, 'massPerArea', open.system)}`}
+      placeholder="usual here"
       onchange={(v) => {
         yieldKg = v;
         tryOut();

@@ -7,7 +7,7 @@
   import MonthDayField from '../form/MonthDayField.svelte';
   import NumberField from '../form/NumberField.svelte';
   import TextField from '../form/TextField.svelte';
-  import { habits } from './usual';
+  import { habits, smallStock } from './usual';
 
   const open = thePlan();
 
@@ -55,7 +55,7 @@
     );
     if (size.weighedKg.length === 0) onchange('kgPerUnitAsFed', p.typicalKg);
     // another shape is counted, stored and fed in another way
-    const usual = habits(p);
+    const usual = habits(p, smallStock(open.view!.farm.groups.map((g) => g.kind)));
     if (usual.unitName !== lot.unitName) {
       onchange('unitName', usual.unitName);
       onchange('dmShare', usual.dmShare);

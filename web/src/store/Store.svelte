@@ -6,7 +6,7 @@
   import LotForm from './LotForm.svelte';
   import LotMore from './LotMore.svelte';
   import SaveBar from '../form/SaveBar.svelte';
-  import { usualLot } from './usual';
+  import { smallStock, usualLot } from './usual';
   import { thePlan } from '../plan/context';
   import { freshId } from '../plan/session.svelte';
   import MiniYear from '../plan/MiniYear.svelte';
@@ -50,7 +50,13 @@
   function add() {
     const taken = open.year.lots.map((l) => l.id);
     draft.choose(
-      usualLot(freshId('lot', taken), `Lot ${lots.length + 1}`, open.catalogue!.packages[2], 40),
+      usualLot(
+        freshId('lot', taken),
+        `Lot ${lots.length + 1}`,
+        open.catalogue!.packages[2],
+        40,
+        smallStock(open.view!.farm.groups.map((g) => g.kind)),
+      ),
       true,
     );
   }

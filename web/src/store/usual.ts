@@ -2,9 +2,15 @@ import type { Catalogue, Lot } from '../api/client';
 
 type Package = Catalogue['packages'][number];
 
+/** True for mouths that are sheep and goats only: they eat small bales from a rack. */
+export function smallStock(kinds: string[]): boolean {
+  return kinds.length > 0 && kinds.every((k) => /^(sheep|goat)\//.test(k));
+}
+
 /** What a package is called when it is counted, how dry it is, how it is kept and fed. */
 export function habits(
   p: Package,
+  forSmallStock: boolean,
 ): Pick<Lot, 'unitName' | 'dmShare' | 'storageMethodId' | 'feedingMethodId'> {
   const ring = 'f_ring_open';
   switch (p.shape) {
@@ -27,7 +33,7 @@ export function habits(
         unitName: 'small bale',
         dmShare: 0.87,
         storageMethodId: 's_barn',
-        feedingMethodId: 'f_rack_small',
+        feedingMethodId: forSmallStock ? 'f_rack_small' : 'f_bunk',
       };
     case 'bag':
       return p.id.startsWith('sack')
@@ -68,7 +74,13 @@ export function habits(
 }
 
 /** A lot of common bales: weight from the tables, in the barn, fed as is usual for them. */
-export function usualLot(id: string, name: string, kind: Package, units: number): Lot {
+export function usualLot(
+  id: string,
+  name: string,
+  kind: Package,
+  units: number,
+  forSmallStock: boolean,
+): Lot {
   return {
     id,
     name,
@@ -76,7 +88,7 @@ export function usualLot(id: string, name: string, kind: Package, units: number)
     kgPerUnitAsFed: kind.typicalKg,
     pricePerTonneAsFed: null,
     note: '',
-    ...habits(kind),
+    ...habits(kind, forSmallStock),
     ...nothingSaid(),
     size: kind.size,
   };
