@@ -202,4 +202,24 @@ class GroupYearTest {
       }
     }
   }
+
+  /** By the tables: dry to fresh cows of the dairy, and ewes and does at rest to in milk. */
+  @org.junit.jupiter.params.ParameterizedTest
+  @org.junit.jupiter.params.provider.CsvSource({
+    "dairy/cow, 560, 1.9, 2.3",
+    "sheep/ewe, 65, 2.2, 2.8",
+    "goat/doe, 60, 1.9, 2.4",
+    "beef/cow, 560, 1.15, 1.4"
+  })
+  void demandRisesAroundBirthAsTheTablesSay(String kind, double kg, double low, double high) {
+    wiselarder.core.Farms farm = new wiselarder.core.Farms();
+    farm.start = java.time.LocalDate.of(2027, 9, 1);
+    farm.groups.add(
+        wiselarder.core.Farms.dams("h", kind, 10, kg, java.time.MonthDay.of(3, 15), 1.7));
+    farm.field("a", 50, 20, 3000).graze("h", null, null, "a");
+    GroupYear year = wiselarder.core.Farms.ENGINE.simulate(farm.build()).resolved().groupYear(0);
+    boolean dairy = kind.startsWith("dairy");
+    double before = year.energyMj(dairy ? 190 : 122); // dry, or at rest in January
+    assertThat(year.energyMj(220) / before).isBetween(low, high);
+  }
 }

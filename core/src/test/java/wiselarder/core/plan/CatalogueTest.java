@@ -62,4 +62,33 @@ class CatalogueTest {
             Refused.class, e -> assertThat(e.field()).isEqualTo("lot.storageMethodId"));
     assertThatThrownBy(() -> CATALOGUE.forage("moss")).isInstanceOf(Refused.class);
   }
+
+  /** Values of the first tables that later ones doubted; docs/model.md says why. */
+  @org.junit.jupiter.api.Test
+  void correctedValuesStandInTheTables() {
+    Catalogue all = Catalogue.load();
+    assertThat(all.forage("johnsongrass").prussicMinHeightCm()).isEqualTo(60);
+    assertThat(all.forage("grain_sorghum").daysToFirstUseHigh()).isEqualTo(85);
+    for (String id : java.util.List.of("switchgrass", "native_warm_mix", "native_warm_cool_mix")) {
+      wiselarder.core.forage.Forage f = all.forage(id);
+      // the straight line meets the curve of its growing seasons at entry height
+      assertThat(f.entryMassKgPerHa())
+          .as(id)
+          .isCloseTo(
+              all.heights().growingKgPerHa(f, f.entryHeightCm()),
+              org.assertj.core.api.Assertions.withinPercentage(6));
+    }
+    for (var climate : all.climates().keySet()) {
+      for (var f : all.forages().values()) {
+        all.growth()
+            .curve(climate, f.id())
+            .filter(c -> f.life() == wiselarder.core.forage.Forage.Life.PERENNIAL)
+            .ifPresent(
+                c ->
+                    assertThat(c.annualKgPerHa())
+                        .as("%s in %s", f.id(), climate)
+                        .isBetween(f.annualLowKgPerHa(), f.annualHighKgPerHa()));
+      }
+    }
+  }
 }
