@@ -123,6 +123,8 @@ class ScreenshotsIT {
     Hand.input(page, "Name of the farm").fill("Alder Smallholding");
     Hand.input(page, "Place, by its climate").selectOption("maritime_temperate_north");
     Hand.MOUSE.button(page, "Make this farm");
+    // the first page asks for animals too
+    page.getByText("First answer").waitFor();
     Hand.input(page, "Animals").selectOption("sheep/ewe");
     Hand.input(page, "Head").fill("10");
     Hand.input(page, "Area").fill("1.2");

@@ -186,6 +186,8 @@ class WholeWayTest {
     page.navigate(product.url());
     account(Hand.MOUSE, page, "Ann", "Make my account");
     emptyFarm(Hand.MOUSE, page, "Ten Ewes");
+    // the first page asks for animals too
+    assertThat(page.getByText("First answer")).isVisible();
     in(page, "Animals").selectOption("sheep/ewe");
     in(page, "Head").fill("10");
     in(page, "What grows there").selectOption("tall_fescue_novel");
