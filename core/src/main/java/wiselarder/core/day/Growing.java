@@ -349,7 +349,7 @@ final class Growing {
     }
     crop.stage += day >= c.heatFrom ? above : 0;
     crop.stands(c.course, day);
-    if (crop.readyDay < 0 && day >= c.anchoredDay && crop.mass() >= c.readyKg) {
+    if (crop.readyDay < 0 && ready(p, s, i, day)) {
       crop.readyDay = day;
     }
     boolean frosted = !sp.hardy && frost;
@@ -361,6 +361,27 @@ final class Growing {
       crop.end(day);
     }
   }
+
+  /**
+   * A crop is ready at its own mass once its roots hold; crops sown together, as a cereal with a
+   * clover or ryegrass, once what stands of them all would do for one, and the first of them holds.
+   */
+  private static boolean ready(FieldPlan p, CellState s, int i, int day) {
+    int anchored = Integer.MAX_VALUE;
+    double share = 0;
+    for (int j = 1; j < s.stands.length; j++) {
+      CropPlan other = p.stands[j].crop;
+      boolean together = Math.abs(other.sowDay - p.stands[i].crop.sowDay) <= TOGETHER_DAYS;
+      if (together && s.stands[j].lives()) {
+        anchored = Math.min(anchored, other.anchoredDay);
+        share += s.stands[j].mass() / other.readyKg;
+      }
+    }
+    return day >= anchored && share >= 1;
+  }
+
+  /** Crops sown within so many days are sown together. Assumption. */
+  private static final int TOGETHER_DAYS = 21;
 
   /**
    * Seed comes up once enough heat has come to it while seedbed and soil were moist. In a year of a

@@ -10,7 +10,10 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import wiselarder.core.Farms;
 import wiselarder.core.balance.YearBalance;
+import wiselarder.core.land.Field;
+import wiselarder.core.land.Stand;
 import wiselarder.core.plan.HayCut;
+import wiselarder.core.plan.Season;
 import wiselarder.core.plan.Sowing;
 
 /** What comes back of a crop that was taken, by its kind and by heat to frost. */
@@ -110,5 +113,54 @@ class RegrowthTest {
       second += often.grownKg(0, d);
     }
     assertThat(last).isLessThan(0.5 * second);
+  }
+
+  /** Sown together a field opens once all of them together do for one, not each for itself. */
+  @ParameterizedTest
+  @CsvSource({
+    "transition_humid, annual_ryegrass",
+    "transition_humid, crimson_clover",
+    "subtropical_humid_north, annual_ryegrass",
+    "subtropical_humid_north, crimson_clover",
+    "temperate_humid_south, annual_ryegrass"
+  })
+  void aCompanionCerealGivesNoLessInTheFirstGrazings(String climate, String crop) {
+    double alone = grazedByDecember(climate, crop);
+    double together = grazedByDecember(climate, crop, "cereal_rye");
+    assertThat(together).isGreaterThanOrEqualTo(alone).isPositive();
+  }
+
+  private static double grazedByDecember(String climate, String... crops) {
+    LocalDate sown = LocalDate.of(2027, 9, 10);
+    Farms farm = new Farms().eaters("h", 120, 12);
+    farm.climate = climate;
+    farm.start = LocalDate.of(2027, 8, 1);
+    farm.fields.add(
+        new Field(
+                "a",
+                "a",
+                10,
+                new Stand("fallow", null, null, null, 0, null, null),
+                Field.Grazing.ROTATIONAL,
+                null,
+                null,
+                null,
+                true,
+                "",
+                null)
+            .grazedBy(1, null));
+    for (String crop : crops) {
+      farm.sowings.add(
+          new Sowing(crop, "a", crop, sown, Sowing.Preparation.FULL_SEEDBED, null, 1, null));
+    }
+    farm.graze("h", null, null, "a");
+    double kg = 0;
+    for (int seed = 1; seed <= 6; seed++) {
+      YearBalance b = ENGINE.in(Season.parse("seed:" + seed)).simulate(farm.build());
+      for (int d = 0; d < b.year().day(LocalDate.of(2027, 12, 15)); d++) {
+        kg += b.grazedKg(0, d) / 6;
+      }
+    }
+    return kg;
   }
 }
