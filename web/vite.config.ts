@@ -4,7 +4,12 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig(({ mode }) => ({
   plugins: [tailwindcss(), svelte()],
-  build: { outDir: 'dist', emptyOutDir: true, target: 'es2022' },
+  build: {
+    outDir: 'dist',
+    emptyOutDir: true,
+    target: 'es2022',
+    rolldownOptions: { checks: { pluginTimings: false } },
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:8420' } },
   test: { environment: 'node', include: ['src/**/*.test.ts'] },
   // components in the tests are those of a browser

@@ -1,48 +1,44 @@
 <script lang="ts">
-  import Router, { push, router } from 'svelte-spa-router';
+  import type { Component } from 'svelte';
   import { onMount } from 'svelte';
+  import { MediaQuery } from 'svelte/reactivity';
+  import Router, { push, router, type RouteDefinition } from 'svelte-spa-router';
+  import { wrap } from 'svelte-spa-router/wrap';
   import Conflict from './history/Conflict.svelte';
   import Elsewhere from './history/Elsewhere.svelte';
   import Keys from './history/Keys.svelte';
   import { KeyReader } from './history/keys.svelte';
-  import MapScreen from './land/MapScreen.svelte';
   import { givePlan } from './plan/context';
   import { PlanSession } from './plan/session.svelte';
   import Textures from './ruler/Textures.svelte';
-  import Changes from './history/Changes.svelte';
-  import Farm from './farm/Farm.svelte';
-  import Farms from './farm/Farms.svelte';
-  import Forages from './forage/Forages.svelte';
-  import Herd from './herd/Herd.svelte';
-  import Land from './land/Land.svelte';
-  import Papers from './papers/Papers.svelte';
-  import People from './people/People.svelte';
-  import Seasons from './seasons/Seasons.svelte';
-  import Start from './farm/Start.svelte';
-  import Store from './store/Store.svelte';
-  import Year from './year/Year.svelte';
   import { signed } from './people/signed.svelte';
-  import Invited from './people/Invited.svelte';
   import SignIn from './people/SignIn.svelte';
-  import TopBar from './TopBar.svelte';
+  import TopBar from './shell/TopBar.svelte';
 
   const open = givePlan(new PlanSession());
 
-  const planRoutes = {
-    '/plan/:id': Year,
-    '/plan/:id/start': Start,
-    '/plan/:id/land': Land,
-    '/plan/:id/map': MapScreen,
-    '/plan/:id/herd': Herd,
-    '/plan/:id/store': Store,
-    '/plan/:id/forages': Forages,
-    '/plan/:id/seasons': Seasons,
-    '/plan/:id/papers': Papers,
-    '/plan/:id/changes': Changes,
-    '/plan/:id/people': People,
-    '/plan/:id/farm': Farm,
-    '*': Year,
+  /** A screen is loaded when somebody goes there. */
+  const later = (screen: () => Promise<{ default: Component }>) =>
+    wrap({ asyncComponent: screen as never });
+  const year = later(() => import('./year/Year.svelte'));
+  const planRoutes: RouteDefinition = {
+    '/plan/:id': year,
+    '/plan/:id/start': later(() => import('./farm/Start.svelte')),
+    '/plan/:id/land': later(() => import('./land/Land.svelte')),
+    '/plan/:id/land/draw': later(() => import('./land/MapScreen.svelte')),
+    '/plan/:id/herd': later(() => import('./herd/Herd.svelte')),
+    '/plan/:id/store': later(() => import('./store/Store.svelte')),
+    '/plan/:id/gaps': later(() => import('./gaps/GapsScreen.svelte')),
+    '/plan/:id/forages': later(() => import('./forage/Forages.svelte')),
+    '/plan/:id/seasons': later(() => import('./seasons/Seasons.svelte')),
+    '/plan/:id/papers': later(() => import('./papers/Papers.svelte')),
+    '/plan/:id/changes': later(() => import('./history/Changes.svelte')),
+    '/plan/:id/people': later(() => import('./people/People.svelte')),
+    '/plan/:id/farm': later(() => import('./farm/Farm.svelte')),
+    '*': year,
   };
+  /** A phone, held upright: thumbs below, one line above. */
+  const narrow = new MediaQuery('max-width: 760px');
   const token = $derived(/^\/invited\/([\w-]+)$/.exec(router.location)?.[1] ?? null);
   const planId = $derived(/^\/plan\/([a-z0-9-]+)/.exec(router.location)?.[1] ?? null);
   const reader = new KeyReader();
@@ -80,21 +76,21 @@
     document.getElementById('main')?.focus();
   }}>Skip to the content</a
 >
-<TopBar onkeys={() => (keysShown = true)} />
+<TopBar onkeys={() => (keysShown = true)} narrow={narrow.current} />
 {#if open.error}
   <p class="error" role="alert">
     {open.error} <button class="btn plain" onclick={() => (open.error = '')}>Close</button>
   </p>
 {/if}
-<main id="main" tabindex="-1">
+<main id="main" tabindex="-1" class:thumbs={narrow.current && planId !== null}>
   {#if token}
-    <Invited {token} />
+    {#await import('./people/Invited.svelte') then { default: Invited }}<Invited {token} />{/await}
   {:else if !signed.state}
     <p class="loading" role="status">{signed.error || 'Opening.'}</p>
   {:else if !signed.who}
     <SignIn />
   {:else if !planId}
-    <Farms />
+    {#await import('./farm/Farms.svelte') then { default: Farms }}<Farms />{/await}
   {:else if open.view?.id === planId && open.catalogue}
     {#key planId}<Router routes={planRoutes} />{/key}
   {:else if open.error}
@@ -122,6 +118,10 @@
   }
   main:focus {
     outline: none;
+  }
+  /* Room for the thumbs that lie over the end of the page. */
+  .thumbs {
+    padding-bottom: 64px;
   }
   .skip {
     position: absolute;

@@ -1,5 +1,6 @@
 <script lang="ts">
   import Beside from './Beside.svelte';
+  import { fullDate } from '../units/dates';
   import { said } from './said';
 
   let {
@@ -15,18 +16,24 @@
     onchange: (iso: string | null) => void;
     hint?: string;
   } = $props();
+  const id = $props.id();
   const told = said(() => name);
+  /** The system writes a date in its own order; this one can be read in one way only. */
+  const plainly = $derived(value && !hint ? fullDate(value) : hint);
 </script>
 
-<label class="field">
-  <span>{label}</span>
-  <input
-    class="input figure"
-    type="date"
-    min="1990-01-01"
-    max="2102-12-31"
-    value={value ?? ''}
-    onchange={(e) => onchange(e.currentTarget.value || null)}
-  />
-  <Beside wrong={told.wrong} {hint} />
-</label>
+<div>
+  <label class="field">
+    <span>{label}</span>
+    <input
+      class="input figure"
+      type="date"
+      min="1990-01-01"
+      max="2102-12-31"
+      value={value ?? ''}
+      aria-describedby={id}
+      onchange={(e) => onchange(e.currentTarget.value || null)}
+    />
+  </label>
+  <div {id}><Beside wrong={told.wrong} hint={plainly} /></div>
+</div>

@@ -1,3 +1,4 @@
+import { onDestroy } from 'svelte';
 import type { Edit } from '../api/client';
 import { thePlan } from '../plan/context';
 
@@ -18,15 +19,22 @@ export class Draft<T extends { id: string }> {
   constructor(
     private readonly toEdits: (item: T) => Edit[],
     private readonly stored: (id: string | null) => T | null,
-  ) {}
+  ) {
+    onDestroy(() => this.open.draft([]));
+  }
 
   choose(item: T | null, changed = false) {
+    this.take(item, changed);
+    this.open.draft([]);
+    this.open.dropTrial();
+    if (changed) this.tryOut();
+  }
+
+  private take(item: T | null, changed: boolean) {
     this.item = item ? structuredClone($state.snapshot(item) as T) : null;
     this.changed = changed;
     this.base = this.open.view!.revision;
     this.original = JSON.stringify(this.stored(item?.id ?? null));
-    this.open.dropTrial();
-    if (changed) this.tryOut();
   }
 
   set<K extends keyof T>(key: K, value: T[K]) {
@@ -42,12 +50,15 @@ export class Draft<T extends { id: string }> {
 
   /**
    * Shows what is stored now, unless something is typed that is not. What is typed stands on the plan
-   * as it is now where nobody changed the item itself.
+   * as it is now where nobody changed the item itself. What else is being tried out stays.
    */
   refresh() {
-    if (!this.changed) this.choose(this.stored(this.item?.id ?? null));
-    else if (JSON.stringify(this.stored(this.item?.id ?? null)) === this.original)
-      this.base = this.open.view!.revision;
+    if (!this.changed) this.take(this.stored(this.item?.id ?? null), false);
+    else {
+      if (JSON.stringify(this.stored(this.item?.id ?? null)) === this.original)
+        this.base = this.open.view!.revision;
+      this.tryOut();
+    }
   }
 
   discard() {
@@ -69,6 +80,8 @@ export class Draft<T extends { id: string }> {
   }
 
   private tryOut() {
-    if (this.item) void this.open.tryOut(this.toEdits($state.snapshot(this.item) as T));
+    if (!this.item) return;
+    this.open.draft(this.toEdits($state.snapshot(this.item) as T));
+    void this.open.tryOut([]);
   }
 }

@@ -257,7 +257,7 @@
 
 <style>
   section {
-    margin: 0 20px 0.75rem;
+    margin: 0.75rem 20px;
     padding: 0.75rem 1rem;
     border: 2px solid var(--cobalt);
   }

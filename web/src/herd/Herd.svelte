@@ -7,9 +7,12 @@
   import ItemList from '../form/ItemList.svelte';
   import KeepingForm from './KeepingForm.svelte';
   import SaveBar from '../form/SaveBar.svelte';
+  import Tabs from '../form/Tabs.svelte';
+  import { sidesOf } from './sides';
   import StepsForm from './StepsForm.svelte';
   import { usualGroup, usualSteps } from './usual';
   import { movedMonthDay } from '../units/dates';
+  import { asked, tell } from '../plan/address';
   import { thePlan } from '../plan/context';
   import { freshId } from '../plan/session.svelte';
   import MiniYear from '../plan/MiniYear.svelte';
@@ -52,7 +55,15 @@
   );
   const known = $derived(groups.some((g) => g.id === draft.item?.id));
 
-  untrack(() => choose(groups[0]?.id));
+  /** Sides on which something is set, and can be saved. */
+  const SET = ['animals', 'feeds', 'keeping'];
+  let shownSide = $state(asked('side') ?? 'year');
+  const sides = $derived(
+    draft.item ? sidesOf(open, draft.item.group, draft.item.steps, known) : [],
+  );
+
+  untrack(() => choose(groups.find((g) => g.id === asked('group'))?.id ?? groups[0]?.id));
+  $effect(() => tell({ group: known ? draft.item!.id : null, side: shownSide }));
   $effect(() => {
     void open.view?.revision;
     untrack(() => draft.refresh());
@@ -82,6 +93,7 @@
       },
       true,
     );
+    shownSide = 'animals';
   }
   /** Births move with weaning and leaving behind them: young keep their age. */
   function moveBirth(id: string, days: number) {
@@ -94,6 +106,13 @@
       weaning: moved(group.weaning),
       youngLeave: moved(group.youngLeave),
     });
+  }
+  function put(group: AnimalGroup) {
+    draft.set('group', group);
+  }
+  async function save(also: string[]) {
+    const isNew = !known;
+    if ((await draft.save(also)) && isNew) shownSide = 'year';
   }
   async function remove(also: string[]) {
     const edits = [{ removeGroup: draft.item!.id }];
@@ -123,25 +142,42 @@
     onadd={add}
   />
   {#if draft.item}
+    {@const group = draft.item.group}
     <section aria-label="Group" class="panel form">
-      <GroupForm group={draft.item.group} onchange={(group) => draft.set('group', group)} />
-      <KeepingForm group={draft.item.group} onchange={(group) => draft.set('group', group)} />
-      <ChangesForm group={draft.item.group} onchange={(group) => draft.set('group', group)} />
-      <StepsForm
-        groupId={draft.item.id}
-        steps={draft.item.steps}
-        onchange={(steps) => draft.set('steps', steps)}
-      />
-      <SaveBar
-        what="group"
-        changed={draft.changed}
-        onsave={(also) => draft.save(also)}
-        ondiscard={() => draft.discard()}
-        onremove={known ? remove : null}
-      />
-      <DietYear group={draft.item.group} />
-      {#if known}<Condition group={draft.item.group} />{/if}
-      {#if known && !draft.changed}<NeedLess group={draft.item.group} />{/if}
+      <h2>{group.name}</h2>
+      <Tabs {sides} bind:value={shownSide} label="Sides of the group">
+        {#snippet side(shown)}
+          {#if shown === 'year'}
+            <DietYear {group} />
+          {:else if shown === 'animals'}
+            <GroupForm {group} onchange={put} />
+            <ChangesForm {group} onchange={put} />
+          {:else if shown === 'feeds'}
+            <StepsForm
+              groupId={group.id}
+              name={group.name}
+              steps={draft.item!.steps}
+              onchange={(steps) => draft.set('steps', steps)}
+            />
+          {:else if shown === 'keeping'}
+            <KeepingForm {group} onchange={put} />
+          {:else if shown === 'condition'}
+            <Condition {group} />
+          {:else}
+            {#if draft.changed}<p>Save or discard what you changed first.</p>
+            {:else}<NeedLess {group} />{/if}
+          {/if}
+        {/snippet}
+      </Tabs>
+      {#if draft.changed || SET.includes(shownSide)}
+        <SaveBar
+          what="group"
+          changed={draft.changed}
+          onsave={save}
+          ondiscard={() => draft.discard()}
+          onremove={known ? remove : null}
+        />
+      {/if}
     </section>
   {:else}
     <p class="panel form">No animals yet. Add a group to see what it needs.</p>

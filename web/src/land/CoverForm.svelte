@@ -62,8 +62,7 @@
   }
 </script>
 
-<details>
-  <summary>Measure the cover: stick, plate or clipped frames</summary>
+<section aria-label="Measure the cover">
   <div class="input-grid">
     <Choice
       label="Measured by"
@@ -160,19 +159,9 @@
     line belongs to your plate and sward: the figures offered are a common line for ryegrass. Clip
     to the ground, and dry a sample to know its dry matter.
   </p>
-</details>
+</section>
 
 <style>
-  details {
-    border: 1px solid var(--line);
-    padding: 0.3rem 0.8rem;
-    margin-bottom: 0.75rem;
-  }
-  summary {
-    cursor: pointer;
-    min-height: 2rem;
-    padding-top: 0.25rem;
-  }
   .wrong {
     color: var(--bare-dark);
     font-weight: 600;

@@ -34,8 +34,8 @@
     cm === null ? '' : `usual ${rounded(cm, 'depth', open.system)}`;
 </script>
 
-<details open={heights !== null}>
-  <summary>Graze by heights</summary>
+<section aria-labelledby="by-heights">
+  <h3 id="by-heights">Graze by heights</h3>
   <div class="input-grid">
     {#each MEMBERS as m (m.member)}
       <NumberField
@@ -50,17 +50,7 @@
     Of the leaf canopy where nothing has trodden it. What stands at a height comes from the stand's
     own curve, of an ordinary thickness; covers typed above win over heights.
   </p>
-</details>
+</section>
 
 <style>
-  details {
-    border: 1px solid var(--line);
-    padding: 0.3rem 0.8rem;
-    margin-bottom: 0.75rem;
-  }
-  summary {
-    cursor: pointer;
-    min-height: 2rem;
-    padding-top: 0.25rem;
-  }
 </style>

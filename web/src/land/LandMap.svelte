@@ -18,13 +18,15 @@
 
   const open = thePlan();
 
-  let { chosenId, onchoose }: { chosenId: string | null; onchoose: (id: string) => void } =
-    $props();
+  let {
+    chosenId,
+    day = $bindable(),
+    onchoose,
+  }: { chosenId: string | null; day: number; onchoose: (id: string) => void } = $props();
 
   let width = $state(800);
   /** Less on a phone, where the farm is as wide as the screen. */
-  const HEIGHT = $derived(width < 500 ? 190 : 280);
-  let day = $state(0);
+  const HEIGHT = $derived(width < 420 ? 200 : 260);
   const fields = $derived(open.view!.farm.fields.filter((f) => f.outline));
   const view = $derived(fit(frameOf(allPoints(fields), 0.015), width, HEIGHT));
   const year = $derived(open.year);
@@ -36,25 +38,6 @@
     const f = coverOf(id);
     return f ? Math.min(1, f.coverKgPerHa[at] / Math.max(1, f.ceilingKgPerHa)) : 0;
   }
-  /** How the chosen field stands on that day. */
-  const facts = $derived.by((): [string, string][] => {
-    const field = open.view!.farm.fields.find((f) => f.id === chosenId);
-    const f = coverOf(chosenId ?? '');
-    if (!field || !f) return [];
-    const system = open.system;
-    const cover = f.coverKgPerHa[at];
-    const percent = (n: number) => (n < 0 ? 'nothing stands' : `${n}%`);
-    const eaten = f.grazedKg[at];
-    return [
-      [field.name, open.forages.find((x) => x.id === field.stand.forageId)?.name ?? ''],
-      ['Grows feed', amount(field.areaHa - (field.deductedHa ?? 0), 'area', system)],
-      ['Stands', amount(cover, 'massPerArea', system)],
-      ['Above the residual', amount(Math.max(0, cover - f.residualKgPerHa), 'massPerArea', system)],
-      ['Protein, TDN', `${percent(f.proteinPercent[at])}, ${percent(f.tdnPercent[at])}`],
-      ['Soil water', percent(f.waterPercent[at])],
-      ['Eaten that day', eaten > 0 ? amount(eaten, 'mass', system) : 'nothing'],
-    ];
-  });
   const summary = $derived(
     `Fields on ${longDay(year.start, at)}: ` +
       fields
@@ -78,7 +61,6 @@
         aria-label="Day shown on the map"
       /></label
     >
-    <a class="btn plain" href={`#/plan/${open.view!.id}/map`}>Draw, part, take in</a>
   </div>
   <div class="body">
     <div bind:clientWidth={width} class="map">
@@ -88,7 +70,8 @@
           {@const room = roomAt(view, f.outline!.edge)}
           {@const height = heightOf(view, f.outline!.edge)}
           {@const words = wrapped(f.name, room)}
-          {@const lines = height >= 14 * words.length + 24 ? words : []}
+          {@const fits = height >= 14 * words.length + 24}
+          {@const lines = fits ? words : f.id === chosenId ? [f.name] : []}
           <!-- the list below does the same for the keyboard -->
           <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
           <path
@@ -98,7 +81,9 @@
             fill="#4c9a4f"
             fill-opacity={0.08 + 0.62 * shade(f.id)}
             onclick={() => onchoose(f.id)}
-          />
+          >
+            <title>{f.name}</title>
+          </path>
           <g pointer-events="none" clip-path="none">
             <Ground outline={f.outline!} {view} />
             {#each lines as line, i (i)}
@@ -115,21 +100,13 @@
         {/each}
       </svg>
     </div>
-    {#if facts.length}
-      <dl data-testid="field-today">
-        {#each facts as [name, value] (name)}
-          <dt>{name}</dt>
-          <dd>{value}</dd>
-        {/each}
-      </dl>
-    {/if}
   </div>
 </section>
 
 <style>
   section {
-    margin: 1rem 20px 0;
-    padding: 0.5rem 0.8rem;
+    margin-bottom: 0.75rem;
+    padding: 0.4rem 0.6rem;
   }
   .head {
     display: flex;
@@ -167,21 +144,6 @@
   .map {
     flex: 1 1 30rem;
     min-width: 0;
-  }
-  dl {
-    flex: 0 1 19rem;
-    display: grid;
-    grid-template-columns: auto 1fr;
-    gap: 0.25rem 1rem;
-    font-size: 14px;
-  }
-  dt {
-    color: var(--quiet);
-  }
-  dt:first-child,
-  dd:nth-child(2) {
-    font-weight: 700;
-    color: var(--ink);
   }
   text {
     text-anchor: middle;

@@ -1,77 +1,102 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import type { Closing, Field } from '../api/client';
-  import { isoOf, lastDay, shortDate } from '../units/dates';
+  import { isoOf } from '../units/dates';
   import { thePlan } from '../plan/context';
   import { freshId } from '../plan/session.svelte';
   import DateField from '../form/DateField.svelte';
+  import ActBar from './ActBar.svelte';
+  import { usualShutting } from './acts';
 
   const open = thePlan();
 
-  let { field }: { field: Field } = $props();
+  let {
+    field,
+    day,
+    changeId,
+    ondone,
+  }: { field: Field; day: number | null; changeId: string | null; ondone: () => void } = $props();
 
-  const plan = $derived(open.view!.plan);
-  const closings = $derived(plan.closings.filter((c) => c.fieldId === field.id));
-  let from = $state<string | null>(null);
-  let to = $state<string | null>(null);
+  const plan = untrack(() => open.view!.plan);
+  const before = untrack(() => plan.closings.find((c) => c.id === changeId));
+  let closing = $state<Closing>(untrack(() => structuredClone($state.snapshot(before)) ?? fresh()));
 
-  function closing(): Closing {
+  function fresh(): Closing {
+    const usual = usualShutting(open.view!.year);
+    const from = day ?? usual.from;
+    const to = usual.to > from + 30 ? usual.to : Math.min(open.view!.year.days - 1, from + 90);
     return {
       id: freshId(
         `shut-${field.id}`,
         plan.closings.map((c) => c.id),
       ),
       fieldId: field.id,
-      fromInclusive: from ?? plan.year.start,
-      toExclusive: to ?? isoOf(plan.year.start, 100),
+      fromInclusive: isoOf(plan.year.start, from),
+      toExclusive: isoOf(plan.year.start, to),
       grazedBy: open.view!.farm.groups.map((g) => g.id),
       grazeUntilExclusive: null,
     };
   }
-  async function shut() {
-    if (await open.edit([{ putClosing: closing() }])) {
-      from = null;
-      to = null;
-    }
+  function set(change: Partial<Closing>) {
+    const next = { ...$state.snapshot(closing), ...change };
+    // opened past its use-by day: it may be eaten to the end
+    if (next.grazeUntilExclusive && next.grazeUntilExclusive <= next.toExclusive)
+      next.grazeUntilExclusive = null;
+    closing = next;
+    tryOut();
   }
+  function tryOut() {
+    void open.tryOut([{ putClosing: $state.snapshot(closing) }]);
+  }
+  async function put() {
+    if (await open.edit([{ putClosing: $state.snapshot(closing) }])) ondone();
+  }
+  const eaters = $derived(open.view!.farm.groups);
+  function eats(id: string, may: boolean) {
+    set({
+      grazedBy: eaters
+        .map((g) => g.id)
+        .filter((g) => (g === id ? may : closing.grazedBy.includes(g))),
+    });
+  }
+  untrack(tryOut);
 </script>
 
-<section class="part" aria-label="Shut for stockpile">
-  <h2>Shut for stockpile</h2>
-  {#each closings as c (c.id)}
-    <p class="row">
-      Shut from {shortDate(c.fromInclusive)} to {shortDate(lastDay(c.toExclusive))}
-      <button class="btn plain" onclick={() => open.edit([{ removeClosing: c.id }])}
-        >Take back</button
+<div class="input-grid">
+  <DateField
+    label="Shut from"
+    value={closing.fromInclusive}
+    onchange={(v) => v && set({ fromInclusive: v })}
+  />
+  <DateField
+    label="Open on"
+    value={closing.toExclusive}
+    onchange={(v) => v && set({ toExclusive: v })}
+  />
+  <DateField
+    label="Eaten to, last day (or to the end)"
+    value={closing.grazeUntilExclusive}
+    onchange={(v) => set({ grazeUntilExclusive: v })}
+  />
+</div>
+{#if eaters.length > 1}
+  <fieldset class="checks">
+    <legend>For whom</legend>
+    {#each eaters as g (g.id)}
+      <label
+        ><input
+          type="checkbox"
+          class="checkbox"
+          checked={closing.grazedBy.includes(g.id)}
+          onchange={(e) => eats(g.id, e.currentTarget.checked)}
+        />
+        {g.name}</label
       >
-    </p>
-  {/each}
-  <div class="row">
-    <DateField
-      label="Shut from"
-      value={from}
-      onchange={(v) => {
-        from = v;
-        if (from && to) open.tryOut([{ putClosing: closing() }]);
-      }}
-    />
-    <DateField
-      label="Open on"
-      value={to}
-      onchange={(v) => {
-        to = v;
-        if (from && to) open.tryOut([{ putClosing: closing() }]);
-      }}
-    />
-    <button class="btn plain" disabled={!from || !to} onclick={shut}>Shut it</button>
-  </div>
-</section>
-
-<style>
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.75rem;
-    align-items: end;
-    margin-top: 0.4rem;
-  }
-</style>
+    {/each}
+  </fieldset>
+{/if}
+<p class="quiet fine">
+  Nothing grazes it while it is shut; what stands is then eaten in strips. The herd leans on the
+  other fields meanwhile, and that is counted.
+</p>
+<ActBar label={before ? 'Save it' : 'Shut it'} onput={put} {ondone} />

@@ -1,22 +1,28 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { api, type Edit, type Field, type Fitting, type Sowing } from '../api/client';
   import { dayOf, isoOf } from '../units/dates';
   import { thePlan } from '../plan/context';
   import { freshId } from '../plan/session.svelte';
   import { againstText } from '../words/land';
-  import { sowingOutcome, sowingText } from '../words/year';
+  import { sowingOutcome } from '../words/year';
   import Choice from '../form/Choice.svelte';
   import DateField from '../form/DateField.svelte';
   import NumberField from '../form/NumberField.svelte';
+  import ActBar from './ActBar.svelte';
 
   const open = thePlan();
 
-  let { field }: { field: Field } = $props();
+  let {
+    field,
+    day,
+    changeId,
+    ondone,
+  }: { field: Field; day: number | null; changeId: string | null; ondone: () => void } = $props();
 
   const view = $derived(open.view!);
   const crops = $derived(open.forages.filter((f) => f.sownYearly));
-  const nameOf = (id: string) => (crops.find((c) => c.id === id)?.name ?? id).toLowerCase();
-  const mine = $derived(view.plan.sowings.filter((s) => s.fieldId === field.id));
+  const before = untrack(() => open.view!.plan.sowings.find((s) => s.id === changeId));
   const WAYS = [
     { id: 'GRAZE_DOWN', name: 'Grazed down, sown into the sod' },
     { id: 'LIGHT_DISKING', name: 'Light disking, 5 days out of use before' },
@@ -24,12 +30,12 @@
     { id: 'FULL_SEEDBED', name: 'Full seedbed, 28 days; the old stand ends' },
   ];
 
-  let crop = $state('cereal_rye');
-  let sowOn = $state<string | null>(null);
-  let way = $state<Sowing['preparation']>('GRAZE_DOWN');
-  let yieldKg = $state<number | null>(null);
-  let seed = $state(1);
-  let endsOn = $state<string | null>(null);
+  let crop = $state(before?.forageId ?? 'cereal_rye');
+  let sowOn = $state<string | null>(untrack(asked));
+  let way = $state<Sowing['preparation']>(before?.preparation ?? 'GRAZE_DOWN');
+  let yieldKg = $state<number | null>(before?.yieldKgPerHa ?? null);
+  let seed = $state(before?.seedShare ?? 1);
+  let endsOn = $state<string | null>(before?.endsOn ?? null);
 
   let forHay = $state(false);
   let onlyFitting = $state(false);
@@ -69,14 +75,21 @@
     if (day < 0 && day >= -LITTLE_LATE_DAYS) return view.plan.year.start;
     return day >= 0 ? first : isoOf(`${year + 1}-01-01`, doy - 1);
   });
+  const draftId = untrack(
+    () =>
+      changeId ??
+      freshId(
+        `sow-${field.id}`,
+        open.view!.plan.sowings.map((s) => s.id),
+      ),
+  );
   const tried = $derived(open.trial?.sowings.find((s) => s.sowingId === draftId));
-  let draftId = $state('');
 
+  /** The day that was asked for on the lane, or that is planned. */
+  function asked(): string | null {
+    return before?.sowOn ?? (day === null ? null : isoOf(open.view!.plan.year.start, day));
+  }
   function edit(): Edit {
-    draftId ||= freshId(
-      `sow-${field.id}`,
-      view.plan.sowings.map((s) => s.id),
-    );
     return {
       putSowing: {
         id: draftId,
@@ -94,131 +107,90 @@
     open.tryOut([edit()]);
   }
   async function sow() {
-    if (await open.edit([edit()])) {
-      draftId = '';
-      endsOn = null;
-    }
+    if (await open.edit([edit()])) ondone();
   }
+  untrack(tryOut);
 </script>
 
-<section class="part" aria-label="Sow a crop">
-  <h2>Sow a crop</h2>
-  {#each mine as s (s.id)}
-    {@const outcome = open.year.sowings.find((o) => o.sowingId === s.id)}
-    <div class="row">
-      <p>
-        {sowingText(s, field.name, nameOf(s.forageId))}.
-        {#if outcome}<span class="quiet" data-testid="sowing-outcome"
-            >{sowingOutcome(outcome, open.year.start, open.system)}</span
-          >{/if}
-      </p>
-      <button class="btn plain" onclick={() => open.edit([{ removeSowing: s.id }])}
-        >Take back<span class="visually-hidden"> sowing {nameOf(s.forageId)}</span></button
-      >
-    </div>
-  {/each}
-  <div class="input-grid">
-    <Choice
-      label="Crop"
-      value={crop}
-      options={offered}
-      onchange={(v) => {
-        crop = v;
-        sowOn = null;
-        tryOut();
-      }}
-    />
-    <DateField
-      label="Sown on"
-      name="sowing.sowOn"
-      value={sowOn ?? usual}
-      onchange={(v) => {
-        sowOn = v;
-        tryOut();
-      }}
-    />
-    <Choice
-      label="Ground"
-      value={way}
-      options={WAYS}
-      onchange={(v) => {
-        way = v as Sowing['preparation'];
-        tryOut();
-      }}
-    />
-    <NumberField
-      name="sowing.yieldKgPerHa"
-      value={yieldKg}
-      placeholder="usual here"
-      onchange={(v) => {
-        yieldKg = v;
-        tryOut();
-      }}
-    />
-    <NumberField
-      name="sowing.seedShare"
-      value={seed}
-      hint="More brings feed earlier, not more of it."
-      onchange={(v) => {
-        if (v !== null) seed = v;
-        tryOut();
-      }}
-    />
-    <DateField
-      label="Ended on (or its own end)"
-      name="sowing.endsOn"
-      value={endsOn}
-      onchange={(v) => {
-        endsOn = v;
-        tryOut();
-      }}
-    />
-    <button class="btn plain" onclick={sow}>Sow it</button>
-  </div>
-  <div class="checks">
-    <label
-      ><input type="checkbox" class="checkbox" bind:checked={onlyFitting} /> Offer only what fits the
-      day, the climate and the machines</label
-    >
-    <label
-      ><input type="checkbox" class="checkbox" bind:checked={forHay} /> Hay is to be made of it</label
-    >
-  </div>
-  {#if against.get(crop)?.length}
-    <p class="tells" data-testid="against">
-      Against {chosen.name.toLowerCase()}: {againstText(against.get(crop)!)}.
-    </p>
-  {/if}
-  {#if tried}
-    <p class="tells" role="status" data-testid="sowing-tried">
-      {sowingOutcome(tried, open.year.start, open.system)}
-    </p>
-  {/if}
-  <p class="quiet fine">
-    The field is out of use from the preparation until the crop is ready. Yields and dates are the
-    product's defaults for the climate. Burn-down: the product's label and your adviser say what may
-    be used and when stock may return.
+<div class="input-grid">
+  <Choice
+    label="Crop"
+    value={crop}
+    options={offered}
+    onchange={(v) => {
+      crop = v;
+      sowOn = null;
+      tryOut();
+    }}
+  />
+  <DateField
+    label="Sown on"
+    name="sowing.sowOn"
+    value={sowOn ?? usual}
+    onchange={(v) => {
+      sowOn = v;
+      tryOut();
+    }}
+  />
+  <Choice
+    label="Ground"
+    value={way}
+    options={WAYS}
+    onchange={(v) => {
+      way = v as Sowing['preparation'];
+      tryOut();
+    }}
+  />
+  <NumberField
+    name="sowing.yieldKgPerHa"
+    value={yieldKg}
+    placeholder="usual here"
+    onchange={(v) => {
+      yieldKg = v;
+      tryOut();
+    }}
+  />
+  <NumberField
+    name="sowing.seedShare"
+    value={seed}
+    hint="More brings feed earlier, not more of it."
+    onchange={(v) => {
+      if (v !== null) seed = v;
+      tryOut();
+    }}
+  />
+  <DateField
+    label="Ended on (or its own end)"
+    name="sowing.endsOn"
+    value={endsOn}
+    onchange={(v) => {
+      endsOn = v;
+      tryOut();
+    }}
+  />
+</div>
+<div class="checks">
+  <label
+    ><input type="checkbox" class="checkbox" bind:checked={onlyFitting} /> Offer only what fits the day,
+    the climate and the machines</label
+  >
+  <label
+    ><input type="checkbox" class="checkbox" bind:checked={forHay} /> Hay is to be made of it</label
+  >
+</div>
+{#if against.get(crop)?.length}
+  <p class="tells" data-testid="against">
+    Against {chosen.name.toLowerCase()}: {againstText(against.get(crop)!)}.
   </p>
-</section>
-
-<style>
-  .checks {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.3rem 1.5rem;
-    margin-top: 0.5rem;
-  }
-  .checks label {
-    display: flex;
-    gap: 0.5rem;
-    align-items: center;
-    min-height: 2.2rem;
-  }
-  .row {
-    display: flex;
-    justify-content: space-between;
-    gap: 0.75rem;
-    align-items: start;
-    margin-top: 0.4rem;
-  }
-</style>
+{/if}
+{#if tried}
+  <p class="tells" role="status" data-testid="sowing-tried">
+    {sowingOutcome(tried, open.year.start, open.system)}
+  </p>
+{/if}
+<p class="quiet fine">
+  The field is out of use from the preparation until the crop is ready. Yields and dates are the
+  product's defaults for the climate. Burn-down: the product's label and your adviser say what may
+  be used and when stock may return.
+</p>
+<ActBar label={before ? 'Save it' : 'Sow it'} onput={sow} {ondone} />

@@ -14,6 +14,7 @@ import {
   type WeatherRecord,
   type YearView,
 } from '../api/client';
+import { hear, type Heard } from './live';
 import { write } from './outbox';
 import { problemText } from '../words/refusals';
 import type { System } from '../units/units';
@@ -53,11 +54,16 @@ export class PlanSession {
   private parts: Part[] | null = null;
   /** The field or group of which a screen shows more than of the others. */
   private about: () => string | null = () => null;
+  /** What a form holds that is not saved: it is tried together with whatever else is tried. */
+  private drafted: Edit[] = [];
   private trialNumber = 0;
   private trying = false;
   private next: Edit[] | null = null;
   private settle: ((taken: boolean) => void) | null = null;
   private queue: Promise<boolean> = Promise.resolve(true);
+  /** What is tried out now, beside what a form holds. */
+  private tried: Edit[] = [];
+  private hangUp = () => {};
 
   /** The year to draw: the one tried out while there is one. */
   get year(): YearView {
@@ -108,6 +114,8 @@ export class PlanSession {
       this.show(await this.api.plan(id));
       this.before = null;
       this.system = this.view!.farm.units;
+      this.hangUp();
+      this.hangUp = hear(id, (told) => void this.heard(id, told));
       void this.needRecords();
     } catch (e) {
       this.close();
@@ -116,6 +124,7 @@ export class PlanSession {
   }
 
   close() {
+    this.hangUp();
     this.settled(false);
     this.queue = Promise.resolve(true);
     this.dropTrial();
@@ -133,6 +142,27 @@ export class PlanSession {
     this.view = view;
     this.season = this.looking.season = view.year.season;
     this.error = '';
+  }
+
+  /**
+   * Somebody has changed the plan, perhaps I myself. What is being tried out or typed stays, on the
+   * plan as it is now; after my own edits there is nothing to ask for.
+   */
+  private async heard(id: string, told: Heard) {
+    await this.queue;
+    const known = () => this.view?.id !== id || told.revision! <= this.view.revision;
+    const elsewhere = told.plan !== null && told.plan !== id;
+    if (elsewhere && this.view?.others.some((o) => o.id === told.plan)) return;
+    if (told.plan === id && known()) return;
+    try {
+      const view = await this.api.plan(id);
+      if (this.view?.id !== id || this.conflict || view.revision < this.view.revision) return;
+      if (view.revision > this.view.revision) this.before = this.view.year;
+      this.view = view;
+      if (this.trial) void this.tryOut(this.tried);
+    } catch (e) {
+      this.error = this.explain(e);
+    }
   }
 
   /** Takes over a plan that another call has stored. */
@@ -207,7 +237,7 @@ export class PlanSession {
   /** Puts mine on top of what I was told; told again when the plan has moved on once more. */
   async putOnTop() {
     const { request, problem } = this.conflict!;
-    await this.again({ ...request, onTopOf: problem.revision! });
+    await this.sendAgain({ ...request, onTopOf: problem.revision! });
   }
 
   /** Puts mine also over what other plans hold; those that cannot take it are left out. */
@@ -218,7 +248,7 @@ export class PlanSession {
     const alsoIn = request
       .alsoIn!.filter((also) => !told(also)?.refused)
       .map((also) => ({ ...also, onTopOf: told(also)?.revision ?? also.onTopOf }));
-    await this.again({ ...request, alsoIn });
+    await this.sendAgain({ ...request, alsoIn });
   }
 
   /** Leaves the plans alone in which something stands against mine. */
@@ -226,10 +256,10 @@ export class PlanSession {
     const { request, problem } = this.conflict!;
     const against = problem.against!.map((a) => a.plan);
     const alsoIn = request.alsoIn!.filter((also) => !against.includes(also.plan));
-    await this.again({ ...request, alsoIn });
+    await this.sendAgain({ ...request, alsoIn });
   }
 
-  private async again(request: EditRequest) {
+  private async sendAgain(request: EditRequest) {
     try {
       this.show(await this.api.edit(this.view!.id, request));
       this.settled(true);
@@ -241,6 +271,11 @@ export class PlanSession {
       this.error = this.explain(e);
       await this.dropMine();
     }
+  }
+
+  /** Asks anew for what is stored. */
+  async again() {
+    this.view = await this.api.plan(this.view!.id);
   }
 
   /** Gives mine up and shows what is stored. */
@@ -281,10 +316,19 @@ export class PlanSession {
     }
   }
 
-  /** Shows what edits would do: one question at a time, always the newest next. */
+  /** A form says what it holds and has not saved; an empty list where it holds nothing. */
+  draft(edits: Edit[]) {
+    this.drafted = edits;
+  }
+
+  /**
+   * Shows what edits would do, on top of what an open form holds: one question at a time, always the
+   * newest next.
+   */
   async tryOut(edits: Edit[]) {
     this.trialNumber++;
-    this.next = edits;
+    this.tried = edits;
+    this.next = [...this.drafted, ...edits];
     if (this.trying) return;
     this.trying = true;
     while (this.next) {
@@ -343,6 +387,12 @@ export class PlanSession {
   showYear(year: YearView) {
     this.dropTrial();
     this.trial = year;
+  }
+
+  /** Ends a trial; what a form holds and has not saved shows again. */
+  endTrial() {
+    if (this.drafted.length) void this.tryOut([]);
+    else this.dropTrial();
   }
 
   dropTrial() {

@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, test, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { Refusal, type PlanView } from '../api/client';
 import { PlanSession } from './session.svelte';
 
@@ -212,5 +212,68 @@ describe('a trial', () => {
     void plan.tryOut([]);
     expect(trial.mock.lastCall![2]).toEqual(['GROUPS']);
     second();
+  });
+});
+
+describe('changes of others', () => {
+  let tell: (told: object) => void;
+
+  beforeEach(async () => {
+    vi.stubGlobal(
+      'EventSource',
+      class {
+        addEventListener(_: string, hear: (e: { data: string }) => void) {
+          tell = (told) => hear({ data: JSON.stringify(told) });
+        }
+        close() {
+          tell = () => {};
+        }
+      },
+    );
+    plan.close();
+    await plan.open('p');
+    vi.mocked(plan.api.plan).mockClear();
+  });
+
+  afterEach(() => vi.unstubAllGlobals());
+
+  test('arrive, and what is being tried out stands on the plan as it is now', async () => {
+    const trial = vi.spyOn(plan.api, 'trial').mockResolvedValue({ mark: 'tried' } as never);
+    await plan.tryOut([{ namePlan: 'mine' }]);
+    vi.mocked(plan.api.plan).mockResolvedValueOnce(view(2));
+    tell({ plan: 'p', revision: 2 });
+    await vi.waitFor(() => expect(plan.view!.revision).toBe(2));
+    await vi.waitFor(() => expect(trial).toHaveBeenCalledTimes(2));
+    expect(trial.mock.calls[1][1]).toEqual([{ namePlan: 'mine' }]);
+    expect(plan.trial).not.toBeNull();
+  });
+
+  test('are not asked for after my own, or of another plan that is known', async () => {
+    vi.spyOn(plan.api, 'edit').mockResolvedValueOnce(view(2, { others: [{ id: 'q', name: 'Q' }] }));
+    await plan.edit([{ namePlan: 'a' }]);
+    tell({ plan: 'p', revision: 2 });
+    tell({ plan: 'q', revision: 9 });
+    await new Promise((done) => setTimeout(done));
+    expect(plan.api.plan).not.toHaveBeenCalled();
+  });
+
+  test('wait for what I am sending, and bring the records of others', async () => {
+    const mine = later<PlanView>();
+    vi.spyOn(plan.api, 'edit').mockReturnValueOnce(mine.promise);
+    const sent = plan.edit([{ namePlan: 'a' }]);
+    tell({ plan: null, revision: null });
+    await new Promise((done) => setTimeout(done));
+    expect(plan.api.plan).not.toHaveBeenCalled();
+    vi.mocked(plan.api.plan).mockResolvedValueOnce(view(2, { records: 1 }));
+    mine.settle(view(2));
+    await sent;
+    await vi.waitFor(() => expect(plan.view).toHaveProperty('records', 1));
+  });
+
+  test('of a plan that is closed are not heard', async () => {
+    plan.close();
+    tell({ plan: 'p', revision: 2 });
+    await new Promise((done) => setTimeout(done));
+    expect(plan.api.plan).not.toHaveBeenCalled();
   });
 });

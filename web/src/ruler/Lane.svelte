@@ -1,8 +1,11 @@
 <script lang="ts">
-  import type { Closing, Field, FieldYear, HayCut, LotYear, Sowing, YearView } from '../api/client';
-  import { dayOf, isoOf, shortDate, shortDay } from '../units/dates';
+  import type { Attachment } from 'svelte/attachments';
+  import type { Edit, Field, FieldYear, PlanView, YearView } from '../api/client';
+  import { shortDay } from '../units/dates';
   import { amount, type System } from '../units/units';
   import { plural } from '../words/year';
+  import { dayDrag } from './drag';
+  import { marksOf, type Mark } from './marks';
   import { runs, stepBand, type RulerScale } from './scale';
 
   let {
@@ -10,255 +13,308 @@
     stand,
     result,
     year,
-    closings,
-    cuts,
-    sowings,
+    plan,
     scale,
     system,
+    farmMostKgPerHa,
+    at = -1,
+    may,
     onshift,
     onsettle,
+    onback,
   }: {
     field: Field;
     stand: string;
     result: FieldYear;
     year: YearView;
-    closings: Closing[];
-    cuts: HayCut[];
-    sowings: Sowing[];
+    /** As it is stored, or as it is being moved. */
+    plan: PlanView['plan'];
     scale: RulerScale;
     system: System;
-    onshift: (closing: Closing) => void;
-    onsettle: (closing: Closing) => void;
+    /** The most that stands on any field: lanes are drawn half as high as that at least. */
+    farmMostKgPerHa: number;
+    /** The day that is read off, or -1. */
+    at?: number;
+    /** Whether marks may be taken and moved. */
+    may: boolean;
+    onshift: (edit: Edit) => void;
+    onsettle: (edit: Edit) => void;
+    onback: () => void;
   } = $props();
 
-  const HEIGHT = 30;
-  const narrow = $derived(scale.left < 120);
-  const LEAST_DAYS = 7;
+  const HEIGHT = 34;
   const BAR = 5;
-  let dragged = $state<Closing | null>(null);
-  let edge = $state<'from' | 'to'>('from');
+  const narrow = $derived(scale.left < 120);
+  let held = $state<{ id: string; edge: 'from' | 'to' | 'whole'; day: number } | null>(null);
 
-  const y = $derived(
-    (cover: number) =>
-      HEIGHT - 3 - (Math.min(cover, result.ceilingKgPerHa) / result.ceilingKgPerHa) * (HEIGHT - 5),
-  );
+  const top = $derived(Math.max(1, farmMostKgPerHa / 2, ...result.coverKgPerHa));
+  const y = $derived((cover: number) => HEIGHT - 2 - (Math.min(cover, top) / top) * (HEIGHT - 5));
   const netHa = $derived(field.areaHa - (field.deductedHa ?? 0));
   const zero = $derived(new Array<number>(year.days).fill(0));
   const cover = $derived(stepBand(scale, zero, result.coverKgPerHa, y));
   /** Each sowing with what it stands at and when it may be grazed. */
   const sown = $derived(
-    sowings.flatMap((s) => {
-      const outcome = year.sowings.find((o) => o.sowingId === s.id);
-      return outcome && outcome.daysLate !== null
-        ? [
-            {
-              id: s.id,
-              from: dayOf(year.start, s.sowOn),
-              to: outcome.readyDay >= 0 ? outcome.readyDay : outcome.endedDay,
-              ready: outcome.readyDay,
-              failed: outcome.failed,
-              cover: stepBand(scale, zero, outcome.coverKgPerHa, y),
-            },
-          ]
-        : [];
-    }),
+    plan.sowings
+      .filter((s) => s.fieldId === field.id)
+      .flatMap((s) => {
+        const outcome = year.sowings.find((o) => o.sowingId === s.id);
+        return outcome && outcome.daysLate !== null
+          ? [
+              {
+                id: s.id,
+                ready: outcome.readyDay,
+                failed: outcome.failed,
+                cover: stepBand(scale, zero, outcome.coverKgPerHa, y),
+              },
+            ]
+          : [];
+      }),
   );
   const grazed = $derived(runs(year.days, (d) => result.grazedKg[d] > 0));
-  const held = $derived(
+  const holds = $derived(
     year.cautions.filter((c) => c.blocks && c.fieldId === field.id && !c.groupId),
   );
-  const shown = $derived(closings.map((c) => (dragged && dragged.id === c.id ? dragged : c)));
+  const marks = $derived(marksOf(plan, field.id, year.start, year.days));
   const summary = $derived(
     `${field.name}: grown ${amount(result.grownKg / netHa, 'massPerArea', system)}, ` +
-      `eaten ${amount(result.eatenKg / netHa, 'massPerArea', system)}, grazed on ${result.grazedKg.filter((k) => k > 0).length} days.` +
-      sown
-        .map(
-          (s) =>
-            ` Sown ${shortDay(year.start, s.from)}, ` +
-            (s.ready >= 0 ? `ready ${shortDay(year.start, s.ready)}.` : 'not ready in this year.'),
-        )
-        .join(''),
+      `eaten ${amount(result.eatenKg / netHa, 'massPerArea', system)}, grazed on ${result.grazedKg.filter((k) => k > 0).length} days.`,
   );
 
-  function made(cut: HayCut): LotYear | undefined {
-    return year.lots.find((l) => l.id === cut.lot.id);
-  }
-  function unitsMade(cut: HayCut): number {
-    const day = dayOf(year.start, cut.date);
-    const lot = made(cut);
-    return lot?.units[day] ?? 0;
-  }
-
-  function moved(closing: Closing, which: 'from' | 'to', day: number): Closing {
-    const from = dayOf(year.start, closing.fromInclusive);
-    const to = dayOf(year.start, closing.toExclusive);
-    const until = closing.grazeUntilExclusive
-      ? dayOf(year.start, closing.grazeUntilExclusive)
-      : year.days;
-    if (which === 'from') {
-      const at = Math.max(0, Math.min(day, to - LEAST_DAYS));
-      return { ...closing, fromInclusive: isoOf(year.start, at) };
+  /** What stands beside a mark; nothing where the next one would lie under it. */
+  function labelOf(mark: Mark): string {
+    if (mark.kind === 'cut') {
+      const cut = plan.cuts.find((c) => c.id === mark.id)!;
+      const units = year.lots.find((l) => l.id === cut.lot.id)?.units[mark.from] ?? 0;
+      return `${shortDay(year.start, mark.from)}, ${units} ${plural('bale', units)}`;
     }
-    const at = Math.min(Math.max(day, from + LEAST_DAYS), until - 1);
-    return { ...closing, toExclusive: isoOf(year.start, at) };
-  }
-
-  function grab(event: PointerEvent, closing: Closing, which: 'from' | 'to') {
-    (event.currentTarget as Element).setPointerCapture(event.pointerId);
-    dragged = closing;
-    edge = which;
-  }
-  function drag(event: PointerEvent) {
-    if (!dragged) return;
-    const svg = (event.currentTarget as SVGElement).ownerSVGElement!;
-    const next = moved(dragged, edge, scale.day(event.clientX - svg.getBoundingClientRect().left));
-    if (next.fromInclusive !== dragged.fromInclusive || next.toExclusive !== dragged.toExclusive) {
-      dragged = next;
-      onshift(next);
+    if (mark.kind === 'sow') {
+      const s = sown.find((x) => x.id === mark.id);
+      if (s?.failed) return 'sown, fails';
+      return s && s.ready >= 0 ? `ready ${shortDay(year.start, s.ready)}` : 'sown';
     }
+    if (mark.kind === 'nitrogen') return 'nitrogen';
+    if (mark.kind === 'water') return 'watered';
+    return `${mark.said} to ${shortDay(year.start, mark.to! - 1)}`;
   }
-  function release() {
-    if (dragged) onsettle(dragged);
-    dragged = null;
+  /** Labels that keep clear of each other: those that would overlap are left out. */
+  const labels = $derived.by(() => {
+    let free = -Infinity;
+    return marks
+      .filter((m) => m.from < scale.to && (m.to ?? m.from + 1) > scale.from)
+      .map((m) => ({ mark: m, text: labelOf(m) }))
+      .map(({ mark, text }) => {
+        const width = text.length * 6.1 + 8;
+        const inside = mark.to !== null && scale.x(mark.to) - scale.x(mark.from) > width + 12;
+        const x = inside
+          ? (scale.x(mark.from) + scale.x(mark.to!)) / 2
+          : scale.x(mark.to ?? mark.from) + 7;
+        const left = inside ? x - width / 2 : x;
+        const right = left + width;
+        const roomy = !inside && right > scale.width - scale.right;
+        const start = roomy ? scale.x(mark.from) - 7 - width : left;
+        return {
+          mark,
+          text,
+          x: roomy ? scale.x(mark.from) - 7 : x,
+          anchor: inside ? 'middle' : roomy ? 'end' : 'start',
+          start,
+          end: start + width,
+        };
+      })
+      .sort((a, b) => a.start - b.start)
+      .filter((l) => {
+        if (l.start < free) return false;
+        free = l.end;
+        return true;
+      });
+  });
+
+  const EDGES: Record<Mark['kind'], ('from' | 'to' | 'whole')[]> = {
+    shut: ['whole', 'from', 'to'],
+    pass: ['whole', 'from', 'to'],
+    cut: ['from'],
+    sow: ['from'],
+    nitrogen: ['from'],
+    water: ['from'],
+  };
+  const COLOUR: Record<Mark['kind'], string> = {
+    shut: '#16233a',
+    pass: '#2b6e2f',
+    cut: '#7a3f1c',
+    sow: '#1b3a93',
+    nitrogen: '#574a87',
+    water: '#1b6fa8',
+  };
+
+  /** The same one for a mark as long as it is there: it is being dragged while its day changes. */
+  const handles: Record<string, Attachment<SVGElement>> = {};
+  function handle(id: string, edge: 'from' | 'to' | 'whole'): Attachment<SVGElement> {
+    const key = `${id} ${edge}`;
+    const made =
+      handles[key] ??
+      dayDrag(() => {
+        const mark = marks.find((m) => m.id === id)!;
+        return {
+          scale,
+          day: edge === 'to' ? mark.to! : mark.from,
+          onmove: (to) => {
+            held = { id, edge, day: to };
+            onshift(mark.moved(edge, to));
+          },
+          ondrop: (to) => {
+            held = null;
+            onsettle(mark.moved(edge, to));
+          },
+          onback: () => {
+            held = null;
+            onback();
+          },
+        };
+      });
+    handles[key] = made;
+    return made;
   }
-  function nudge(event: KeyboardEvent, closing: Closing, which: 'from' | 'to') {
-    const step = { ArrowLeft: -1, ArrowRight: 1, PageDown: -7, PageUp: 7 }[event.key];
-    if (step === undefined) return;
-    event.preventDefault();
-    const iso = which === 'from' ? closing.fromInclusive : closing.toExclusive;
-    onsettle(moved(closing, which, dayOf(year.start, iso) + step));
+  function saidOf(mark: Mark, edge: 'from' | 'to' | 'whole'): string {
+    if (mark.to === null) return `${field.name}, ${mark.said} on`;
+    if (mark.kind === 'shut') return `${field.name}, ${edge === 'to' ? 'open from' : 'shut from'}`;
+    return `${field.name}, ${mark.said} ${edge === 'to' ? 'to' : 'from'}`;
   }
 </script>
 
 <svg width={scale.width} height={HEIGHT} class="block" role="group" aria-label={summary}>
-  <text x={narrow ? 8 : 20} y={narrow ? 19 : 13} class={['name', narrow && 'small']}
-    >{narrow && field.name.length > 13 ? `${field.name.slice(0, 12)}.` : field.name}</text
-  >
   {#if !narrow}
-    <text x="20" y="26" class="note">{stand.length > 28 ? `${stand.slice(0, 27)}.` : stand}</text>
-    <text x={scale.left - 8} y="13" text-anchor="end" class="area"
-      >{amount(field.areaHa, 'area', system)}</text
+    <text x="20" y="29" class="note">{stand.length > 22 ? `${stand.slice(0, 21)}.` : stand}</text>
+    <text x={scale.left - 8} y="15" text-anchor="end" class="area"
+      >{amount(netHa, 'area', system)}</text
     >
   {/if}
   <rect
     x={scale.left}
     y="1"
-    width={scale.width - scale.left - scale.right}
+    width={Math.max(0, scale.width - scale.left - scale.right)}
     height={HEIGHT - 3}
     fill="#ffffff"
   />
-  <path d={cover} fill="#cfe5cf" />
-  {#each sown as s (s.id)}
-    {@const from = scale.x(Math.max(0, s.from))}
-    {@const to = scale.x(s.to >= 0 ? s.to : year.days)}
-    <path d={s.cover} fill="#4c9a4f" fill-opacity="0.7" />
-    <rect
-      x={from}
-      y="2"
-      width={Math.max(2, to - from)}
-      height={HEIGHT - 5}
-      fill="none"
-      stroke="#2b6e2f"
-      stroke-dasharray="2 3"
-    />
-    <text x={from + 4} y="12" class="note halo"
-      >{s.failed ? 'sown, fails' : to - from > 150 ? 'sown, not ready yet' : 'sown'}</text
-    >
-    {#if s.ready >= 0}
-      <path d={`M${to} 1V${HEIGHT - 2}`} stroke="#2b6e2f" stroke-width="2.5" />
-      <text x={to + 4} y="12" class="note halo">ready {shortDay(year.start, s.ready)}</text>
-    {/if}
-  {/each}
-  {#each grazed as [from, to] (from)}
-    <rect
-      x={scale.x(from)}
-      y={HEIGHT - 2 - BAR}
-      width={Math.max(1.2, scale.x(to) - scale.x(from))}
-      height={BAR}
-      fill="#2b6e2f"
-    />
-  {/each}
-  {#each held as hold, i (i)}
-    <rect
-      x={scale.x(hold.fromDay)}
-      y="2"
-      width={Math.max(2, scale.x(Math.min(hold.toDay, year.days)) - scale.x(hold.fromDay))}
-      height={HEIGHT - 5}
-      fill="url(#t-held)"
-      stroke="#d6401f"
-      stroke-dasharray="3 2"
-    />
-    <text x={scale.x(Math.min(hold.toDay, year.days)) + 4} y="14" class="note halo"
-      >{narrow ? 'hold' : 'hold around frost'}</text
-    >
-  {/each}
-  {#each shown as c (c.id)}
-    {@const from = Math.max(0, dayOf(year.start, c.fromInclusive))}
-    {@const to = Math.min(year.days, dayOf(year.start, c.toExclusive))}
-    <rect
-      x={scale.x(from)}
-      y="2"
-      width={Math.max(2, scale.x(to) - scale.x(from))}
-      height={HEIGHT - 6}
-      fill="url(#t-standing)"
-      fill-opacity="0.75"
-      stroke="#16233a"
-    />
-    {#if scale.x(to) - scale.x(from) > 96}
-      <text x={(scale.x(from) + scale.x(to)) / 2} y="18" text-anchor="middle" class="label"
-        >shut to {shortDay(year.start, to - 1)}</text
-      >
-    {/if}
-    {#each ['from', 'to'] as const as which (which)}
-      {@const day = which === 'from' ? from : to}
-      <rect
-        role="slider"
-        tabindex="0"
-        aria-label={`${field.name}, ${which === 'from' ? 'shut from' : 'open from'}`}
-        aria-valuemin="0"
-        aria-valuemax={year.days}
-        aria-valuenow={day}
-        aria-valuetext={shortDay(year.start, day)}
-        x={scale.x(day) - 5}
-        y="5"
-        width="10"
-        height={HEIGHT - 12}
-        rx="1"
-        class="handle"
-        onpointerdown={(e) => grab(e, c, which)}
-        onpointermove={drag}
-        onpointerup={release}
-        onkeydown={(e) => nudge(e, c, which)}
-      />
-      {#if dragged?.id === c.id && edge === which}
-        <text
-          x={scale.x(day) + (which === 'from' ? -8 : 8)}
-          y="18"
-          text-anchor={which === 'from' ? 'end' : 'start'}
-          class="label">{shortDate(isoOf(year.start, day))}</text
-        >
+  <g clip-path={scale.clip}>
+    <path d={cover} fill="#a9d3a9" />
+    {#each sown as s (s.id)}
+      <path d={s.cover} fill="#4c9a4f" fill-opacity="0.75" />
+      {#if s.ready >= 0}
+        <path
+          d={`M${scale.x(s.ready)} 3V${HEIGHT - 2}`}
+          stroke="#2b6e2f"
+          stroke-width="2"
+          stroke-dasharray="3 2"
+        />
       {/if}
     {/each}
-  {/each}
-  {#each cuts as cut (cut.id)}
-    {@const day = dayOf(year.start, cut.date)}
-    {#if day >= 0 && day < year.days}
-      {@const n = unitsMade(cut)}
-      <path d={`M${scale.x(day)} 1V${HEIGHT - 2}`} stroke="#7a3f1c" stroke-width="2.5" />
-      <text x={scale.x(day) + 5} y="13" class="note halo">cut, {n} {plural('bale', n)}</text>
+    <path
+      d={`M${scale.left} ${y(result.residualKgPerHa)}H${scale.width - scale.right}`}
+      stroke="#2b6e2f"
+      stroke-dasharray="2 3"
+      stroke-width="0.8"
+    />
+    {#each grazed as [from, to] (from)}
+      <rect
+        x={scale.x(from)}
+        y={HEIGHT - 2 - BAR}
+        width={Math.max(1.2, scale.x(to) - scale.x(from))}
+        height={BAR}
+        fill="#2b6e2f"
+      />
+    {/each}
+    {#each holds as hold, i (i)}
+      <rect
+        x={scale.x(hold.fromDay)}
+        y="2"
+        width={Math.max(2, scale.x(Math.min(hold.toDay, year.days)) - scale.x(hold.fromDay))}
+        height={HEIGHT - 5}
+        fill="url(#t-held)"
+        stroke="#d6401f"
+        stroke-dasharray="3 2"
+      />
+    {/each}
+    {#each marks as m (m.id)}
+      {#if m.to !== null}
+        <rect
+          x={scale.x(m.from)}
+          y="2"
+          width={Math.max(2, scale.x(m.to) - scale.x(m.from))}
+          height={HEIGHT - 6}
+          fill={m.kind === 'shut' ? 'url(#t-standing)' : 'none'}
+          fill-opacity="0.6"
+          stroke={COLOUR[m.kind]}
+          stroke-dasharray={m.kind === 'pass' ? '4 3' : undefined}
+        />
+      {:else}
+        <path
+          d={`M${scale.x(m.from)} 1V${HEIGHT - 2}`}
+          stroke={COLOUR[m.kind]}
+          stroke-width="2.5"
+        />
+      {/if}
+      {#if may}
+        {#each EDGES[m.kind] as edge (edge)}
+          {@const day = edge === 'to' ? m.to! : m.from}
+          {#if edge === 'whole'}
+            <rect
+              aria-hidden="true"
+              x={scale.x(m.from)}
+              y="2"
+              width={Math.max(2, scale.x(m.to!) - scale.x(m.from))}
+              height={HEIGHT - 6}
+              class="body"
+              {@attach handle(m.id, edge)}
+            />
+          {:else}
+            <rect
+              role="slider"
+              tabindex="0"
+              aria-label={saidOf(m, edge)}
+              aria-valuemin="0"
+              aria-valuemax={year.days}
+              aria-valuenow={day}
+              aria-valuetext={shortDay(year.start, day)}
+              x={scale.x(day) - 5}
+              y={m.to === null ? 1 : 4}
+              width="10"
+              height={m.to === null ? 12 : HEIGHT - 10}
+              rx="2"
+              fill={m.to === null ? '#ffffff' : COLOUR[m.kind]}
+              stroke={COLOUR[m.kind]}
+              stroke-width="2"
+              class="handle"
+              {@attach handle(m.id, edge)}
+            />
+          {/if}
+        {/each}
+      {/if}
+    {/each}
+    {#each labels as l (l.mark.id)}
+      <text x={l.x} y="13" text-anchor={l.anchor as 'start'} class="label">{l.text}</text>
+    {/each}
+    {#if held}
+      <text x={scale.x(held.day) + 9} y="28" class="label moved"
+        >{shortDay(year.start, Math.max(0, Math.min(year.days - 1, held.day)))}</text
+      >
     {/if}
-  {/each}
+    {#each holds as hold, i (i)}
+      <text x={scale.x(Math.min(hold.toDay, year.days)) + 4} y="24" class="note halo"
+        >{narrow ? 'hold' : 'hold, not to be grazed'}</text
+      >
+    {/each}
+    {#if at >= 0}
+      <path
+        d={`M${scale.x(at + 0.5)} 0V${HEIGHT}`}
+        stroke="#1b3a93"
+        stroke-dasharray="2 3"
+        stroke-width="1.5"
+      />
+    {/if}
+  </g>
 </svg>
 
 <style>
-  .name {
-    font-size: 13px;
-    font-weight: 700;
-    fill: #16233a;
-  }
-  .small {
-    font-size: 11px;
-  }
   .note {
     font-size: 11px;
     fill: #3d4b63;
@@ -269,22 +325,30 @@
     fill: #51617a;
   }
   .label {
-    font-size: 12px;
+    font-size: 11.5px;
     font-weight: 700;
     fill: #16233a;
     paint-order: stroke;
     stroke: #ffffff;
-    stroke-width: 4px;
+    stroke-width: 3.5px;
     pointer-events: none;
+  }
+  .moved {
+    fill: #1b3a93;
   }
   .halo {
     paint-order: stroke;
     stroke: #ffffff;
     stroke-width: 3px;
+    pointer-events: none;
   }
   .handle {
-    fill: #1b3a93;
     cursor: ew-resize;
+    touch-action: none;
+  }
+  .body {
+    fill: transparent;
+    cursor: grab;
     touch-action: none;
   }
 </style>

@@ -75,8 +75,7 @@
 </script>
 
 {#if result}
-  <section class="part" aria-label="The field's year" bind:clientWidth={width}>
-    <h2>The field's year</h2>
+  <section aria-label="The field's year" bind:clientWidth={width}>
     <svg {width} height={HEIGHT + WATER + 34} role="img" aria-label={summary} class="block">
       {#each year.ledger as m (m.startDay)}
         <path
@@ -112,32 +111,34 @@
         >{amount(result.soilCapacityMm, 'water', system)}</text
       >
     </svg>
-    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-    <div class="months-scroll" tabindex="0" role="region" aria-label="Month by month">
-      <table class="months-table">
-        <thead>
-          <tr>
-            <th scope="col">Middle of</th>
-            {#each months as m (m.day)}<th scope="col">{m.name}</th>{/each}
-          </tr>
-        </thead>
-        <tbody>
-          {#each rows as row (row.name)}
+    <details>
+      <summary>Month by month, in figures</summary>
+      <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+      <div class="months-scroll" tabindex="0" role="region" aria-label="Month by month">
+        <table class="months-table">
+          <thead>
             <tr>
-              <th scope="row">{row.name}</th>
-              {#each months as m (m.day)}<td>{row.of(m.day)}</td>{/each}
+              <th scope="col">Middle of</th>
+              {#each months as m (m.day)}<th scope="col">{m.name}</th>{/each}
             </tr>
-          {/each}
-        </tbody>
-      </table>
-    </div>
-    <p class="quiet fine">
-      Cover{hasSown ? ', dark green what was sown' : ''}; below it water in the soil, of the most it
-      holds for these roots. Protein and TDN are those of all that stands, by the tables; a test of
-      your own says more. Water is lowest on {shortDay(year.start, driest)}: {result.waterPercent[
-        driest
-      ]}%.
-    </p>
+          </thead>
+          <tbody>
+            {#each rows as row (row.name)}
+              <tr>
+                <th scope="row">{row.name}</th>
+                {#each months as m (m.day)}<td>{row.of(m.day)}</td>{/each}
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      </div>
+      <p class="quiet fine">
+        Cover{hasSown ? ', dark green what was sown' : ''}; below it water in the soil, of the most
+        it holds for these roots. Protein and TDN are those of all that stands, by the tables; a
+        test of your own says more. Water is lowest on {shortDay(year.start, driest)}: {result
+          .waterPercent[driest]}%.
+      </p>
+    </details>
   </section>
 {/if}
 

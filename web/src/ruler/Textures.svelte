@@ -24,6 +24,10 @@
       <rect width="9" height="9" fill="#ffffff" />
       <path d="M0 0L9 9M9 0L0 9" stroke="#d6401f" stroke-width="1" opacity="0.7" />
     </pattern>
+    <pattern id="t-beyond" width="7" height="7" patternUnits="userSpaceOnUse">
+      <rect width="7" height="7" fill="#f1f8f1" />
+      <path d="M0 7L7 0" stroke="#4c9a4f" stroke-width="0.7" />
+    </pattern>
     <pattern id="t-held" width="6" height="6" patternUnits="userSpaceOnUse">
       <rect width="6" height="6" fill="#ffffff" />
       <path d="M0 6L6 0" stroke="#d6401f" stroke-width="0.7" />

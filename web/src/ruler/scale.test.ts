@@ -1,5 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { labelSpot, roundTicks, rulerScale, runs, stack, stepBand, stepLine } from './scale';
+import {
+  labelSpot,
+  movedSpan,
+  roundTicks,
+  rulerScale,
+  runs,
+  stack,
+  stepBand,
+  stepLine,
+  zoomed,
+} from './scale';
 
 describe('the ruler', () => {
   it('puts day 0 at the gutter and the end at the right margin', () => {
@@ -13,6 +23,36 @@ describe('the ruler', () => {
     expect(scale.day(scale.x(100))).toBe(100);
     expect(scale.day(-50)).toBe(0);
     expect(scale.day(5000)).toBe(365);
+  });
+});
+
+describe('the days in view', () => {
+  const year = { from: 0, to: 365 };
+
+  it('are drawn over the whole width, and nothing outside of them', () => {
+    const scale = rulerScale(110, 365, 10, 0, { from: 100, to: 110 });
+    expect(scale.x(100)).toBe(10);
+    expect(scale.x(110)).toBe(110);
+    expect(scale.day(60)).toBe(105);
+    const path = stepBand(scale, new Array(365).fill(0), new Array(365).fill(1), (v) => v);
+    expect(path).toMatch(/^M10 1L20 1/);
+    expect(path.match(/ 1L/g)).toHaveLength(20);
+  });
+
+  it('keep the day under the pointer where it is', () => {
+    const span = zoomed(year, 365, 0.5, 100);
+    const before = rulerScale(1000, 365, 0, 0, year);
+    const after = rulerScale(1000, 365, 0, 0, span);
+    expect(span.to - span.from).toBe(183);
+    expect(Math.abs(after.x(100) - before.x(100))).toBeLessThan(6);
+  });
+
+  it('stay within the plan and show a week at least', () => {
+    expect(zoomed(year, 365, 2, 10)).toEqual(year);
+    const week = zoomed(year, 365, 0.001, 364);
+    expect(week).toEqual({ from: 357, to: 364 });
+    expect(movedSpan(week, 365, 100)).toEqual({ from: 358, to: 365 });
+    expect(movedSpan(week, 365, -1000)).toEqual({ from: 0, to: 7 });
   });
 });
 

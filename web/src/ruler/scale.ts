@@ -4,22 +4,68 @@ export interface RulerScale {
   left: number;
   right: number;
   days: number;
+  /** The days in view, half-open. */
+  from: number;
+  to: number;
   /** Left edge of a day, px. */
   x(day: number): number;
   /** Day under a point, clipped to the plan. */
   day(x: number): number;
+  /** Clips what is drawn to the days in view; undefined where all of them are. */
+  clip?: string;
 }
 
-export function rulerScale(width: number, days: number, left = 168, right = 10): RulerScale {
-  const span = Math.max(1, width - left - right);
+/** Days in view, half-open. */
+export interface Span {
+  from: number;
+  to: number;
+}
+
+/** Of the clip path that {@link RulerScale.clip} names. */
+export const CLIP_ID = 'ruler-span';
+
+export function rulerScale(
+  width: number,
+  days: number,
+  left = 168,
+  right = 10,
+  span: Span = { from: 0, to: days },
+): RulerScale {
+  // while a page is laid out it may have no width yet
+  const across = Math.max(1, width - left - right);
+  const shown = span.to - span.from;
   return {
-    width,
+    width: left + across + right,
     left,
     right,
     days,
-    x: (day) => left + (day / days) * span,
-    day: (x) => Math.max(0, Math.min(days, Math.round(((x - left) / span) * days))),
+    from: span.from,
+    to: span.to,
+    x: (day) => left + ((day - span.from) / shown) * across,
+    day: (x) => Math.max(0, Math.min(days, Math.round(span.from + ((x - left) / across) * shown))),
+    clip: shown < days ? `url(#${CLIP_ID})` : undefined,
   };
+}
+
+const LEAST_DAYS_SHOWN = 7;
+
+/** The span grown or shrunk by a factor around a day, within the plan and no less than a week. */
+export function zoomed(span: Span, days: number, factor: number, at: number): Span {
+  const shown = span.to - span.from;
+  const next = Math.max(LEAST_DAYS_SHOWN, Math.min(days, shown * factor));
+  const share = (at - span.from) / shown;
+  return within({ from: at - share * next, to: at + (1 - share) * next }, days);
+}
+
+/** The span moved by some days, within the plan. */
+export function movedSpan(span: Span, days: number, by: number): Span {
+  return within({ from: span.from + by, to: span.to + by }, days);
+}
+
+function within({ from, to }: Span, days: number): Span {
+  const shown = Math.round(to - from);
+  const start = Math.round(Math.max(0, Math.min(days - shown, from)));
+  return { from: start, to: start + shown };
 }
 
 /**
@@ -34,14 +80,15 @@ export function stepBand(
   least = 0,
 ): string {
   const parts: string[] = [];
-  let d = 0;
-  while (d < scale.days) {
+  const end = lastShown(scale);
+  let d = firstShown(scale);
+  while (d < end) {
     if (upper[d] - lower[d] <= least) {
       d++;
       continue;
     }
     const from = d;
-    while (d < scale.days && upper[d] - lower[d] > least) d++;
+    while (d < end && upper[d] - lower[d] > least) d++;
     const top: string[] = [];
     const bottom: string[] = [];
     for (let i = from; i < d; i++) {
@@ -62,9 +109,10 @@ export function stepLine(
   y: (value: number) => number,
 ): string {
   let path = '';
-  for (let d = 0; d < scale.days; d++) {
+  const start = firstShown(scale);
+  for (let d = start; d < lastShown(scale); d++) {
     const level = round(y(values[d]));
-    path += `${d === 0 ? 'M' : 'L'}${round(scale.x(d))} ${level}L${round(scale.x(d + 1))} ${level}`;
+    path += `${d === start ? 'M' : 'L'}${round(scale.x(d))} ${level}L${round(scale.x(d + 1))} ${level}`;
   }
   return path;
 }
@@ -107,7 +155,11 @@ export function labelSpot(
   width: number,
   height: number,
 ): { x: number; y: number; day: number } | null {
-  const fits = runs(scale.days, (d) => y(lower[d]) - y(upper[d]) >= height);
+  const [start, end] = [firstShown(scale), lastShown(scale)];
+  const fits = runs(
+    scale.days,
+    (d) => d >= start && d < end && y(lower[d]) - y(upper[d]) >= height,
+  );
   const best = fits.sort((a, b) => b[1] - b[0] - (a[1] - a[0]))[0];
   if (!best || scale.x(best[1]) - scale.x(best[0]) < width) return null;
   const mid = Math.floor((best[0] + best[1]) / 2);
@@ -122,6 +174,14 @@ export function roundTicks(max: number, most: number): number[] {
   const ticks: number[] = [];
   for (let t = step; t <= max * 1.0001; t += step) ticks.push(t);
   return ticks;
+}
+
+function firstShown(scale: RulerScale): number {
+  return Math.max(0, Math.floor(scale.from));
+}
+
+function lastShown(scale: RulerScale): number {
+  return Math.min(scale.days, Math.ceil(scale.to));
 }
 
 function round(v: number): number {

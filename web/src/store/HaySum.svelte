@@ -79,7 +79,7 @@
 </script>
 
 {#if lot}
-  <section class="panel alone" aria-labelledby="hay-sum" data-testid="hay-sum">
+  <section class="alone" aria-labelledby="hay-sum" data-testid="hay-sum">
     <div class="head">
       <h2 id="hay-sum">Hay sum in {plural(lot.unitName, 2)} like {lot.name}</h2>
       <button class="btn plain" onclick={print}>Print</button>

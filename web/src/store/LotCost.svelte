@@ -29,7 +29,7 @@
 </script>
 
 {#if lot}
-  <section class="panel form" aria-labelledby="lot-loss" data-testid="lot-loss">
+  <section aria-labelledby="lot-loss" data-testid="lot-loss">
     <h2 id="lot-loss">Where its dry matter goes</h2>
     <dl>
       {#each losses as l (l.name)}
@@ -45,7 +45,7 @@
       longer than four days is fed with more loss: too few mouths.
     </p>
   </section>
-  <section class="panel form" aria-labelledby="lot-cost" data-testid="lot-cost">
+  <section aria-labelledby="lot-cost" data-testid="lot-cost">
     <h2 id="lot-cost">What it costs</h2>
     {#if lot.cost}
       <dl>

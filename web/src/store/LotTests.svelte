@@ -98,7 +98,7 @@
   const say = (v: number | null, digits = 1) => (v === null ? '' : v.toFixed(digits));
 </script>
 
-<section class="panel form" aria-labelledby="tests-title" data-testid="lot-tests">
+<section aria-labelledby="tests-title" data-testid="lot-tests">
   <h2 id="tests-title">What it is worth</h2>
   {#if result}
     <p>

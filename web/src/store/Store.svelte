@@ -6,7 +6,10 @@
   import LotForm from './LotForm.svelte';
   import LotMore from './LotMore.svelte';
   import SaveBar from '../form/SaveBar.svelte';
+  import Tabs from '../form/Tabs.svelte';
+  import { sidesOf } from './sides';
   import { smallStock, usualLot } from './usual';
+  import { asked, tell } from '../plan/address';
   import { thePlan } from '../plan/context';
   import { freshId } from '../plan/session.svelte';
   import MiniYear from '../plan/MiniYear.svelte';
@@ -17,7 +20,6 @@
   import HaySum from './HaySum.svelte';
   import LotCost from './LotCost.svelte';
   import LotTests from './LotTests.svelte';
-  import Planned from '../plan/Planned.svelte';
   import StoreRecords from './StoreRecords.svelte';
 
   const open = thePlan();
@@ -39,7 +41,11 @@
   );
   const known = $derived(lots.some((l) => l.id === draft.item?.id));
 
-  untrack(() => draft.choose(lots[0] ?? null));
+  let shownSide = $state(asked('side') ?? 'year');
+  const sides = $derived(draft.item ? sidesOf(draft.item, known) : []);
+
+  untrack(() => draft.choose(lots.find((l) => l.id === asked('lot')) ?? lots[0] ?? null));
+  $effect(() => tell({ lot: known ? draft.item!.id : null, side: shownSide }));
   $effect(() => {
     void open.view?.revision;
     untrack(() => draft.refresh());
@@ -59,6 +65,11 @@
       ),
       true,
     );
+    shownSide = 'lot';
+  }
+  async function save(also: string[]) {
+    const isNew = !known;
+    if ((await draft.save(also)) && isNew) shownSide = 'year';
   }
   async function remove(also: string[]) {
     const edits = [{ removeLot: draft.item!.id }];
@@ -85,35 +96,42 @@
   />
   <div>
     {#if draft.item}
+      {@const lot = draft.item}
       <section aria-label="Lot" class="panel form">
-        <LotForm
-          lot={draft.item}
-          onchange={(key, value) => draft.set(key, value)}
-          currency={farm.currency}
-        />
-        <LotMore
-          lot={draft.item}
-          onchange={(key, value) => draft.set(key, value)}
-          currency={farm.currency}
-        />
-        <SaveBar
-          what="lot"
-          changed={draft.changed}
-          onsave={(also) => draft.save(also)}
-          ondiscard={() => draft.discard()}
-          onremove={known ? remove : null}
-        />
+        <h2>{lot.name}</h2>
+        <Tabs {sides} bind:value={shownSide} label="Sides of the lot">
+          {#snippet side(shown)}
+            {#if shown === 'lot'}
+              <LotForm
+                {lot}
+                onchange={(key, value) => draft.set(key, value)}
+                currency={farm.currency}
+              />
+              <LotMore
+                {lot}
+                onchange={(key, value) => draft.set(key, value)}
+                currency={farm.currency}
+              />
+            {:else if draft.changed}<p>Save or discard what you changed first.</p>
+            {:else if shown === 'year'}<HaySum lotId={lot.id} />
+            {:else if shown === 'worth'}<LotTests {lot} />
+            {:else if shown === 'records'}<StoreRecords {lot} />
+            {:else}<LotCost lotId={lot.id} />{/if}
+          {/snippet}
+        </Tabs>
+        {#if draft.changed || shownSide === 'lot'}
+          <SaveBar
+            what="lot"
+            changed={draft.changed}
+            onsave={save}
+            ondiscard={() => draft.discard()}
+            onremove={known ? remove : null}
+          />
+        {/if}
       </section>
-      {#if known && !draft.changed}
-        <HaySum lotId={draft.item.id} />
-        <LotTests lot={draft.item} />
-        <StoreRecords lot={draft.item} />
-        <LotCost lotId={draft.item.id} />
-      {/if}
     {:else}
       <p class="panel form">Nothing put by yet. Add a lot to see how long it lasts.</p>
     {/if}
     <Costs />
-    <Planned />
   </div>
 </div>

@@ -48,7 +48,7 @@
   }
 </script>
 
-<section class="panel form" aria-labelledby="records-title" data-testid="store-records">
+<section aria-labelledby="records-title" data-testid="store-records">
   <h2 id="records-title">Fed and counted</h2>
   {#if open.mayWrite}
     <div class="row">

@@ -23,6 +23,13 @@ export function shortDate(iso: string): string {
   return `${Number(iso.slice(8, 10))} ${MONTHS[Number(iso.slice(5, 7)) - 1].slice(0, 3)}`;
 }
 
+const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
+
+/** "Sun 20 Feb 2028" */
+export function fullDate(iso: string): string {
+  return `${WEEKDAYS[new Date(iso).getUTCDay()]} ${shortDate(iso)} ${iso.slice(0, 4)}`;
+}
+
 /** "20 February" for a plan day. */
 export function longDay(start: string, day: number): string {
   return longDate(isoOf(start, day));

@@ -28,6 +28,11 @@
     const whom = farm.groups.find((g) => g.id === c.groupId)?.name ?? '';
     return (what && whom ? `${what} for ${whom}` : what || whom) || 'All groups';
   }
+  /** The first one or two that it is about. */
+  function brief(list: Caution[]): string {
+    const names = [...new Set(list.map(subject))];
+    return names.length > 2 ? `${names[0]} and ${names.length - 1} more` : names.join(', ');
+  }
   /** Its days, where they are not the whole plan's. */
   function when(c: Caution): string {
     const last = Math.min(c.toDay, year.days) - 1;
@@ -38,14 +43,14 @@
 </script>
 
 {#snippet told(list: Caution[])}
-  <article class={['panel', list[0].severity]}>
-    <h3>{list[0].title}</h3>
+  <details class={['panel', list[0].severity]} open={list.some((c) => c.blocks)}>
+    <summary>{list[0].title} <span class="quiet">{brief(list)}</span></summary>
     <p>
       {#each list as c, i (i)}{i > 0 ? ', ' : ''}<strong>{subject(c)}</strong>{when(c)}{/each}.
     </p>
     <p>{inUnits(list[0].action, open.system)}</p>
     <p class="quiet">Ask: {list[0].whoToAsk}. Product label and local code stand above this.</p>
-  </article>
+  </details>
 {/snippet}
 
 {#if grouped.length}
@@ -69,17 +74,20 @@
   section {
     margin-top: 1rem;
   }
-  article {
-    padding: 0.75rem 1rem;
-    margin-top: 0.6rem;
-  }
   details {
-    margin-top: 0.6rem;
+    margin-top: 0.4rem;
+  }
+  details.panel {
+    padding: 0.3rem 1rem;
+  }
+  details[open].panel {
+    padding-bottom: 0.6rem;
   }
   summary {
-    cursor: pointer;
-    min-height: 2rem;
     padding-top: 0.25rem;
+  }
+  summary .quiet {
+    font-weight: 400;
   }
   .danger {
     border-left: 4px solid var(--bare);

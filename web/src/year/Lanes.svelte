@@ -1,58 +1,133 @@
 <script lang="ts">
-  import type { Closing, YearView } from '../api/client';
+  import type { Edit, Field, YearView } from '../api/client';
+  import type { Act } from '../land/acts';
   import { thePlan } from '../plan/context';
+  import { withEdit } from '../plan/planned';
   import type { RulerScale } from '../ruler/scale';
-  import Lane from '../ruler/Lane.svelte';
+  import FieldLane from './FieldLane.svelte';
 
   const open = thePlan();
 
-  let { year, scale }: { year: YearView; scale: RulerScale } = $props();
+  let {
+    year,
+    scale,
+    at,
+    onact,
+  }: {
+    year: YearView;
+    scale: RulerScale;
+    at: number;
+    onact: (field: Field, act: Act, day: number | null) => void;
+  } = $props();
 
-  const farm = $derived(open.view!.farm);
-  const plan = $derived(open.view!.plan);
-  const forages = $derived(new Map(open.forages.map((f) => [f.id, f.name])));
+  const MANY = 16;
+  let find = $state('');
+  let order = $state<'stated' | 'cover' | 'grazed'>('stated');
+  /** What is being moved, drawn before it is saved. */
+  let moving = $state<Edit | null>(null);
+  const plan = $derived(withEdit(open.view!.plan, moving));
+  const day = $derived(at >= 0 ? at : 0);
+  const words = $derived(find.trim().toLowerCase());
   const lanes = $derived(
-    farm.fields.flatMap((field) => {
-      const result = year.fields.find((f) => f.id === field.id);
-      return result ? [{ field, result }] : [];
-    }),
+    open
+      .view!.farm.fields.filter((f) => f.name.toLowerCase().includes(words))
+      .flatMap((field) => {
+        const result = year.fields.find((f) => f.id === field.id);
+        return result ? [{ field, result }] : [];
+      }),
+  );
+  const sorted = $derived.by(() => {
+    if (order === 'stated') return lanes;
+    const value = (l: (typeof lanes)[number]) =>
+      order === 'cover'
+        ? l.result.coverKgPerHa[day]
+        : l.result.grazedKg.reduce((n, kg) => n + (kg > 0 ? 1 : 0), 0);
+    return [...lanes].sort((a, b) => value(b) - value(a));
+  });
+  const farmMostKgPerHa = $derived(
+    Math.max(1, ...year.fields.map((f) => Math.max(...f.coverKgPerHa))),
   );
 
-  function shift(closing: Closing) {
-    open.tryOut([{ putClosing: closing }]);
+  function shift(edit: Edit) {
+    moving = edit;
+    void open.tryOut([edit]);
   }
-  async function settle(closing: Closing) {
-    if (!(await open.edit([{ putClosing: closing }]))) open.dropTrial();
+  async function settle(edit: Edit) {
+    moving = edit;
+    if (!(await open.edit([edit]))) open.dropTrial();
+    moving = null;
+  }
+  function back() {
+    moving = null;
+    open.dropTrial();
   }
 </script>
 
-<h2>
-  Fields <span class="quiet">{lanes.length}; cover against its ceiling, bars where grazed</span>
-</h2>
-{#each lanes as { field, result } (field.id)}
-  <Lane
+<div class="head">
+  <h2>Land</h2>
+  <span class="quiet"
+    >what stands, bars where grazed; a name or a right click offers what to do</span
+  >
+  {#if open.view!.farm.fields.length > MANY}
+    <input
+      class="input"
+      type="search"
+      placeholder="Find a field"
+      aria-label="Find a field"
+      bind:value={find}
+    />
+  {/if}
+  <label
+    ><span class="visually-hidden">Sorted</span><select class="select" bind:value={order}>
+      <option value="stated">as listed</option>
+      <option value="cover">most standing first</option>
+      <option value="grazed">most grazed first</option>
+    </select></label
+  >
+</div>
+{#each sorted as { field, result } (field.id)}
+  <FieldLane
     {field}
     {result}
     {year}
+    {plan}
     {scale}
-    system={open.system}
-    stand={(forages.get(field.stand.forageId) ?? '').split(' (')[0].toLowerCase()}
-    closings={plan.closings.filter((c) => c.fieldId === field.id)}
-    cuts={plan.cuts.filter((c) => c.fieldId === field.id)}
-    sowings={plan.sowings.filter((s) => s.fieldId === field.id)}
+    {farmMostKgPerHa}
+    {at}
+    onact={(act, on) => onact(field, act, on)}
     onshift={shift}
     onsettle={settle}
+    onback={back}
   />
 {/each}
 
 <style>
+  .head {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.25rem 0.75rem;
+    align-items: center;
+    padding: 0.6rem 20px 0.25rem;
+  }
   h2 {
-    padding: 0.5rem 20px 0.25rem;
     font-size: 14px;
   }
-  h2 span {
-    font-weight: 400;
-    margin-left: 0.5rem;
+  .quiet {
     font-size: 13px;
+    flex: 1;
+  }
+  .input {
+    width: 11rem;
+    min-height: 1.9rem;
+  }
+  .select {
+    min-height: 1.9rem;
+    padding-block: 0;
+    font-size: 13px;
+  }
+  @media (max-width: 760px) {
+    .quiet {
+      display: none;
+    }
   }
 </style>

@@ -1,43 +1,150 @@
 <script lang="ts">
-  import { onDestroy } from 'svelte';
-  import type { Gap } from '../api/client';
-  import CloseGap from '../gaps/CloseGap.svelte';
+  import { onDestroy, untrack } from 'svelte';
+  import type { Field, YearView } from '../api/client';
+  import ActPanel from '../land/ActPanel.svelte';
+  import type { Act, Doing } from '../land/acts';
+  import Ledger from '../papers/Ledger.svelte';
   import { thePlan } from '../plan/context';
-  import Lanes from './Lanes.svelte';
+  import Planned from '../plan/Planned.svelte';
   import Ruler from '../ruler/Ruler.svelte';
-  import { rulerScale } from '../ruler/scale';
+  import { CLIP_ID, movedSpan, rulerScale, zoomed, type Span } from '../ruler/scale';
   import Shelves from '../ruler/Shelves.svelte';
   import StoreLevel from '../ruler/StoreLevel.svelte';
   import { inSeasonWords, seasonOptions } from '../seasons/names';
+  import { dayOf, longDay, today } from '../units/dates';
+  import { daySentence, surplus } from '../words/day';
+  import { amount } from '../units/units';
   import { storeGaps, verdict } from '../words/year';
   import Cautions from './Cautions.svelte';
-  import Gaps from '../gaps/Gaps.svelte';
-  import Ledger from '../papers/Ledger.svelte';
-  import Planned from '../plan/Planned.svelte';
+  import Compare from './Compare.svelte';
+  import GroupLanes from './GroupLanes.svelte';
+  import Lanes from './Lanes.svelte';
 
   const open = thePlan();
+  onDestroy(open.shows(['FIELDS', 'GROUPS'], () => doing?.field.id ?? null));
 
   let width = $state(1280);
   let shown = $state<'picture' | 'ledger'>('picture');
-  let closing = $state(false);
-  /** The first day of the gap that is being closed: it says which, as others come and go. */
-  let closingFrom = $state(-1);
-  onDestroy(open.shows(['FIELDS']));
+  let span = $state<Span>(untrack(() => ({ from: 0, to: open.view!.year.days })));
+  /** The day that is read off; the pointer and the arrow keys move it. */
+  let at = $state(untrack(firstRead));
+  let doing = $state<{ field: Field; what: Doing } | null>(null);
+  /** Another year, dashed over this one. */
+  let beside = $state<{ name: string; year: YearView } | null>(null);
+  let picture = $state<HTMLElement>()!;
   const year = $derived(open.year);
   const said = $derived(verdict(year, open.system));
-  const scale = $derived(rulerScale(width, year.days, width < 700 ? 92 : 184));
+  const inView = $derived(span.to > year.days ? { from: 0, to: year.days } : span);
+  const scale = $derived(rulerScale(width, year.days, width < 700 ? 92 : 184, 10, inView));
   const season = $derived(
     inSeasonWords(open.season, seasonOptions(open.view!.plan, open.records, open.season)),
   );
-  const gapIndex = $derived(year.gaps.indexOf(storeGaps(year)[0]));
+  const gap = $derived(storeGaps(year)[0]);
+  const reading = $derived(daySentence(year, Math.min(at, year.days - 1), open.system));
+  const ghost = $derived(beside?.year ?? open.ghost);
+  const flush = $derived(surplus(year));
+  const fate = $derived.by(() => {
+    const sum = (of: 'cutKg' | 'wastedKg' | 'weatheredKg') =>
+      amount(
+        year.fields.reduce((kg, f) => kg + f[of], 0),
+        'bulk',
+        open.system,
+      );
+    return flush
+      ? `More grows than is grazed from ${longDay(year.start, flush.fromDay)} to ${longDay(year.start, flush.toDay - 1)}: ${amount(flush.kg, 'bulk', open.system)}. Over the plan stock tread down ${sum('wastedKg')}, ${sum('cutKg')} are cut, ${sum('weatheredKg')} are lost to age and weather.`
+      : '';
+  });
 
-  function startClosing(gap?: Gap) {
-    closingFrom = (gap ?? storeGaps(year)[0])?.firstDay ?? -1;
-    closing = true;
-    window.scrollTo({ top: 0 });
+  const WINDOWS: { name: string; days: number }[] = [
+    { name: 'all', days: Infinity },
+    { name: 'season', days: 120 },
+    { name: 'month', days: 31 },
+    { name: 'week', days: 7 },
+  ];
+  const windowShown = $derived(
+    WINDOWS.find((w) => inView.to - inView.from === Math.min(w.days, year.days))?.name ?? '',
+  );
+
+  function firstRead(): number {
+    const y = open.view!.year;
+    const now = dayOf(y.start, today());
+    return now >= 0 && now < y.days ? now : (storeGaps(y)[0]?.firstDay ?? 0);
+  }
+  function show(days: number) {
+    const shownNow = inView.to - inView.from;
+    span = zoomed(inView, year.days, Math.min(days, year.days) / shownNow, at);
+  }
+  function read(day: number) {
+    at = Math.max(0, Math.min(year.days - 1, day));
+    if (at < inView.from) span = movedSpan(inView, year.days, at - inView.from);
+    if (at >= inView.to) span = movedSpan(inView, year.days, at - inView.to + 1);
+  }
+  const pointedDay = (clientX: number) => scale.day(clientX - picture.getBoundingClientRect().left);
+
+  /** Two fingers: apart and together zoom, along pans. */
+  const fingers: Record<number, number> = {};
+  function press(e: PointerEvent) {
+    if (e.pointerType === 'touch') fingers[e.pointerId] = e.clientX;
+  }
+  function hover(e: PointerEvent) {
+    if (e.pointerId in fingers && Object.keys(fingers).length === 2) {
+      const [a, b] = Object.values(fingers);
+      fingers[e.pointerId] = e.clientX;
+      const [c, d] = Object.values(fingers);
+      const factor = Math.max(20, Math.abs(a - b)) / Math.max(20, Math.abs(c - d));
+      span = zoomed(inView, year.days, factor, pointedDay((c + d) / 2));
+      return;
+    }
+    if (e.clientX - picture.getBoundingClientRect().left > scale.left)
+      at = Math.min(year.days - 1, pointedDay(e.clientX));
+  }
+  function lift(e: PointerEvent) {
+    delete fingers[e.pointerId];
+  }
+  function wheel(e: WheelEvent) {
+    if (e.ctrlKey || e.metaKey) {
+      e.preventDefault();
+      span = zoomed(inView, year.days, Math.exp(e.deltaY / 300), pointedDay(e.clientX));
+    } else if (Math.abs(e.deltaX) > Math.abs(e.deltaY) && inView.to - inView.from < year.days) {
+      e.preventDefault();
+      span = movedSpan(inView, year.days, (e.deltaX / width) * (inView.to - inView.from));
+    }
+  }
+  // the wheel is held back only where it zooms, which a passive listener may not
+  function zooms(node: HTMLElement) {
+    node.addEventListener('wheel', wheel, { passive: false });
+    return () => node.removeEventListener('wheel', wheel);
+  }
+  function key(e: KeyboardEvent) {
+    const steps: Record<string, number> = {
+      ArrowLeft: -1,
+      ArrowRight: 1,
+      PageDown: -30,
+      PageUp: 30,
+    };
+    if (e.key in steps) read(at + steps[e.key]);
+    else if (e.key === 'Home') read(0);
+    else if (e.key === 'End') read(year.days - 1);
+    else if (e.key === '+' || e.key === '=') span = zoomed(inView, year.days, 0.5, at);
+    else if (e.key === '-') span = zoomed(inView, year.days, 2, at);
+    else return;
+    e.preventDefault();
+  }
+  function act(field: Field, what: Act, day: number | null) {
+    doing = { field, what: { act: what, day, change: null } };
   }
 </script>
 
+<svg width="0" height="0" class="visually-hidden" aria-hidden="true">
+  <clipPath id={CLIP_ID}>
+    <rect
+      x={scale.left}
+      y="-20"
+      width={Math.max(0, scale.width - scale.left - scale.right)}
+      height="2000"
+    />
+  </clipPath>
+</svg>
 <section class="verdict" aria-live="polite">
   <div>
     {#if season}<p class="season" data-testid="verdict-season">{season}:</p>{/if}
@@ -49,50 +156,95 @@
       >Get a first answer</a
     >
   {/if}
-  {#if gapIndex >= 0 && !closing && open.mayPlan}
-    <button class="btn preset-filled-primary-500" onclick={() => startClosing()}
-      >Close this gap</button
+  {#if gap && open.mayPlan}
+    <a
+      class="btn preset-filled-primary-500"
+      href={`#/plan/${open.view!.id}/gaps?from=${gap.firstDay}`}>Close this gap</a
     >
   {/if}
 </section>
 
-{#if closing}
-  {#key closingFrom}
-    <CloseGap from={closingFrom} ondone={() => (closing = false)} />
-  {/key}
-{/if}
-
-<div class="views" role="group" aria-label="View">
-  <button class="btn plain" aria-pressed={shown === 'picture'} onclick={() => (shown = 'picture')}
-    >Picture</button
-  >
-  <button class="btn plain" aria-pressed={shown === 'ledger'} onclick={() => (shown = 'ledger')}
-    >Ledger</button
-  >
-  {#if open.ghost && shown === 'picture'}
-    <span class="quiet"
-      >Dashed: fed {open.trial ? 'as the plan stands' : 'before the last change'}</span
+<div class="views">
+  <div class="pair" role="group" aria-label="View">
+    <button class="btn plain" aria-pressed={shown === 'picture'} onclick={() => (shown = 'picture')}
+      >Shelves</button
     >
+    <button class="btn plain" aria-pressed={shown === 'ledger'} onclick={() => (shown = 'ledger')}
+      >Ledger</button
+    >
+  </div>
+  <Compare {year} onbeside={(b) => (beside = b)} />
+  {#if ghost && shown === 'picture'}
+    <span class="quiet"
+      >Dashed: fed {beside
+        ? `in ${beside.name}`
+        : open.trial
+          ? 'as the plan stands'
+          : 'before the last change'}</span
+    >
+  {/if}
+  {#if shown === 'picture'}
+    <div class="windows" role="group" aria-label="Days in view">
+      {#each WINDOWS as w (w.name)}
+        <button aria-pressed={windowShown === w.name} onclick={() => show(w.days)}>{w.name}</button>
+      {/each}
+    </div>
   {/if}
 </div>
 
 {#if shown === 'picture'}
-  <div bind:clientWidth={width} class="picture">
-    <div class="sticky"><Ruler {year} {scale} /></div>
-    <Shelves {year} ghost={open.ghost} {scale} system={open.system} />
-    <Lanes {year} {scale} />
-    <StoreLevel {year} {scale} system={open.system} />
+  <div class="ruler">
+    <!-- what the pointer reads off and zooms, the mark below and its keys do too -->
+    <!-- svelte-ignore a11y_no_static_element_interactions -->
+    <div
+      bind:clientWidth={width}
+      bind:this={picture}
+      class="picture"
+      {@attach zooms}
+      onpointermove={hover}
+      onpointerdown={press}
+      onpointerup={lift}
+      onpointercancel={lift}
+      onpointerleave={lift}
+    >
+      <div class="sticky">
+        <Ruler {year} {scale} />
+      </div>
+      <div
+        class="reading"
+        role="slider"
+        tabindex="0"
+        aria-label="Day that is read off: arrows move it, plus and minus zoom"
+        aria-valuemin="0"
+        aria-valuemax={year.days - 1}
+        aria-valuenow={at}
+        aria-valuetext={reading}
+        data-testid="reading"
+        onkeydown={key}
+      >
+        {reading}
+      </div>
+      <Shelves {year} {ghost} {scale} system={open.system} beyond {at} />
+      {#if fate}<p class="fate quiet" data-testid="surplus">{fate}</p>{/if}
+      <GroupLanes {year} {scale} {at} />
+      <Lanes {year} {scale} {at} onact={act} />
+      <StoreLevel {year} {scale} system={open.system} />
+    </div>
+    {#if doing}
+      <aside aria-label="What to do">
+        {#key doing}
+          <ActPanel field={doing.field} doing={doing.what} ondone={() => (doing = null)} />
+        {/key}
+      </aside>
+    {/if}
   </div>
 {:else}
   <Ledger {year} system={open.system} />
 {/if}
 
 <div class="below">
-  <Gaps {year} onclose={startClosing} />
-  <div>
-    <Planned />
-    <Cautions {year} />
-  </div>
+  <Planned />
+  <Cautions {year} />
 </div>
 
 <style>
@@ -116,15 +268,37 @@
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 0.5rem;
+    gap: 0.5rem 1rem;
     padding: 0 20px 0.5rem;
   }
-  .views [aria-pressed='true'] {
+  .pair {
+    display: flex;
+    gap: 0.4rem;
+  }
+  .pair [aria-pressed='true'] {
     background: var(--cobalt);
     color: #ffffff;
   }
+  .windows {
+    display: flex;
+    margin-left: auto;
+  }
+  .windows button {
+    padding: 0.3rem 0.6rem;
+    min-height: 2.25rem;
+    color: var(--quiet);
+    cursor: pointer;
+  }
+  .windows [aria-pressed='true'] {
+    color: var(--ink);
+    font-weight: 700;
+  }
+  .windows button:hover {
+    background: var(--frost);
+  }
   .picture {
     overflow-x: clip;
+    touch-action: pan-y;
   }
   .sticky {
     position: sticky;
@@ -133,10 +307,45 @@
     background: var(--ground);
     border-top: 1px solid var(--line);
   }
+  .reading {
+    padding: 0.35rem 20px;
+    min-height: 1.9rem;
+    font-size: 14px;
+  }
+  .reading:focus-visible {
+    outline-offset: -3px;
+  }
+  .fate {
+    padding: 0.25rem 20px 0;
+    font-size: 13px;
+  }
+  aside {
+    position: fixed;
+    right: 0;
+    top: 0;
+    bottom: 0;
+    z-index: 6;
+    width: min(30rem, 100vw);
+    overflow-y: auto;
+    padding: 1rem;
+    background: var(--ground);
+    border-left: 3px solid var(--cobalt);
+  }
   .below {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(min(100%, 26rem), 1fr));
     gap: 1rem;
     padding: 1rem 20px 2rem;
+  }
+  @media (max-width: 760px) {
+    aside {
+      top: auto;
+      max-height: 70vh;
+      border-left: 0;
+      border-top: 3px solid var(--cobalt);
+    }
+    .windows button {
+      min-height: 44px;
+    }
   }
 </style>

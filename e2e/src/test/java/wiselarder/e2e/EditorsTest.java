@@ -40,8 +40,11 @@ class EditorsTest {
   }
 
   private void go(String screen) {
-    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(screen).setExact(true))
-        .click();
+    Hand.MOUSE.link(page, screen);
+  }
+
+  private void side(String name) {
+    Hand.MOUSE.side(page, name);
   }
 
   private Locator button(String name) {
@@ -56,11 +59,14 @@ class EditorsTest {
   void aFieldIsCutForHayAndTheBalesStandInTheStore() {
     go("Land");
     button("Tannery Flat").click();
+    Hand.MOUSE.act(page, "Cut it");
     input("Cut on").fill("2028-07-10");
+    assertThat(page.getByTestId("cut-tried"))
+        .containsText(Pattern.compile("[1-9]\\d* round bales of 805 lb"));
     button("Cut it").click();
-    Locator cut =
-        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Cut for hay"));
-    assertThat(cut).containsText(Pattern.compile("10 Jul: [1-9]\\d*\\s+round bales of 805 lb"));
+    assertThat(page.getByTestId("field-plans")).containsText("Cut Tannery Flat on 10 Jul");
+    assertThat(page.getByTestId("cut-outcome"))
+        .containsText(Pattern.compile("[1-9]\\d* round bales of 805 lb"));
     go("Year");
     assertThat(page.getByTestId("planned")).containsText("Cut Tannery Flat on 10 Jul, round bales");
     button("Take back cutting Tannery Flat").click();
@@ -71,16 +77,35 @@ class EditorsTest {
   void aFieldIsShutFromTheLandScreen() {
     go("Land");
     button("Church Field").click();
+    Hand.MOUSE.act(page, "Shut it for later");
+    // it shows its effect before anything is typed
+    assertThat(page.getByTestId("effect")).isVisible();
     input("Shut from").fill("2027-09-01");
     input("Open on").fill("2027-12-20");
     button("Shut it").click();
-    assertThat(page.getByText("Shut from 1 Sep to 19 Dec")).isVisible();
+    Locator plans = page.getByTestId("field-plans");
+    assertThat(plans).containsText("Shut Church Field from 1 Sep to 19 Dec");
     assertThat(page.getByTestId("verdict")).not().containsText("20 February");
+
+    // what is planned is changed, and left as it was by Escape
+    button("Change shutting Church Field").click();
+    input("Open on").fill("2028-01-10");
+    assertThat(page.getByTestId("effect")).isVisible();
+    page.keyboard().press("Escape");
+    assertThat(page.getByTestId("effect")).hasCount(0);
+    button("Change shutting Church Field").click();
+    assertThat(input("Open on")).hasValue("2027-12-20");
+    input("Open on").fill("2028-01-10");
+    button("Save it").click();
+    assertThat(plans).containsText("Shut Church Field from 1 Sep to 9 Jan");
+    button("Take back shutting Church Field").click();
+    assertThat(page.getByTestId("verdict")).containsText("20 February");
   }
 
   @Test
   void monthlyRatesAreTypedAndKept() {
     go("Land");
+    side("Stand and growth");
     page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Growth").setExact(true))
         .selectOption("rates");
     Locator april = page.getByLabel("Growth in April");
@@ -98,9 +123,9 @@ class EditorsTest {
   void aFieldIsDividedAndGrazedByHeights() {
     go("Land");
     button("Church Field").click();
+    side("Grazing");
     assertThat(page.getByText(Pattern.compile("paddocks of its round"))).isVisible();
     input("Paddocks inside").fill("8");
-    page.getByText("Graze by heights").click();
     input("Leave at, in").fill("6");
     input("Come in at, in").fill("4");
     assertThat(page.getByTestId("refusal")).containsText("not above the 6");
@@ -119,29 +144,32 @@ class EditorsTest {
   @Test
   void everyCowGetsSoMuchHayADayWhateverTheGrass() {
     go("Herd");
-    Locator steps =
-        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Order of feeds"));
-    Locator hay = steps.getByRole(AriaRole.LISTITEM).nth(4);
+    side("Order of feeds");
+    Locator hay = page.getByTestId("step");
+    step(5).click();
     hay.getByLabel("How much").selectOption("EXACTLY");
     hay.getByLabel("Said as").selectOption("head");
     hay.getByLabel(Pattern.compile("^Dry matter, lb")).fill("11");
     assertThat(page.getByTestId("effect")).isVisible();
-    Locator graze = steps.getByRole(AriaRole.LISTITEM).nth(0);
+    step(1).click();
+    Locator graze = page.getByTestId("step");
     graze.getByLabel("Hold the round at, days").fill("45");
     assertThat(graze).containsText("a 45th part of the ground");
     button("Save group").click();
     assertThat(page.getByTestId("effect")).hasCount(0);
     page.reload();
+    step(1).click();
+    assertThat(graze.getByLabel("Hold the round at, days")).hasValue("45");
+    step(5).click();
     assertThat(hay.getByLabel("How much")).hasValue("EXACTLY");
     assertThat(hay.getByLabel(Pattern.compile("^Dry matter, lb"))).hasValue("11");
-    assertThat(graze.getByLabel("Hold the round at, days")).hasValue("45");
   }
 
   @Test
   void coverIsReadOffAStickBySeasonAndThickness() {
     go("Land");
     button("Church Field").click();
-    page.getByText("Measure the cover").click();
+    side("Measure");
     input("Heights by stick, in").fill("6 8");
     button("Work it out").click();
     Locator cover = page.getByTestId("measured-cover");
@@ -158,15 +186,27 @@ class EditorsTest {
     go("Herd");
     Locator steps =
         page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Order of feeds"));
-    assertThat(steps.getByRole(AriaRole.LISTITEM)).hasCount(5);
+    side("Order of feeds");
+    assertThat(steps.getByRole(AriaRole.BUTTON, STEP)).hasCount(5);
+    step(2).click();
     button("Drop step 2").click();
-    assertThat(steps.getByRole(AriaRole.LISTITEM)).hasCount(4);
+    assertThat(steps.getByRole(AriaRole.BUTTON, STEP)).hasCount(4);
     assertThat(page.getByTestId("effect")).isVisible();
     button("Save group").click();
     // without the corn residue the hay goes sooner
     assertThat(page.getByTestId("verdict")).not().containsText("20 February");
     page.reload();
-    assertThat(steps.getByRole(AriaRole.LISTITEM)).hasCount(4);
+    assertThat(steps.getByRole(AriaRole.BUTTON, STEP)).hasCount(4);
+  }
+
+  private static final Locator.GetByRoleOptions STEP =
+      new Locator.GetByRoleOptions().setName(Pattern.compile("^Step \\d"));
+
+  /** A bar of the order of feeds, from 1. */
+  private Locator step(int number) {
+    return page.getByRole(
+        AriaRole.BUTTON,
+        new Page.GetByRoleOptions().setName(Pattern.compile("^Step " + number + ":")));
   }
 
   /** "1,230 lb each, needs 310 tons in the year": the tons. */
@@ -182,6 +222,7 @@ class EditorsTest {
     go("Herd");
     Locator cows = page.locator("li", new Page.LocatorOptions().setHasText("Cows")).first();
     double before = tonsNeeded(cows);
+    side("Animals");
     page.getByLabel("Weaning, month").selectOption("11");
     assertThat(page.getByTestId("effect")).isVisible();
     // 52 cows that nurse a month longer: some 0.5% of their weight a day more
@@ -196,6 +237,7 @@ class EditorsTest {
   @Test
   void aLotWithFewerBalesRunsOutSooner() {
     go("Store");
+    side("The lot");
     input("Units").fill("150");
     assertThat(page.getByTestId("effect")).containsText("Bare days 27 now");
     button("Save lot").click();
@@ -205,6 +247,7 @@ class EditorsTest {
   @Test
   void whatAnUndoTookIsNotBroughtBackByAFormThatStoodOpen() {
     go("Land");
+    side("Place and soil");
     input("Note").fill("wet until May");
     button("Save field").click();
     assertThat(page.getByText("Saved.")).isVisible();
@@ -229,15 +272,19 @@ class EditorsTest {
     assertThat(page).hasURL(Pattern.compile("/plan/dry-year"));
     go("Land");
     button("Church Field").click();
+    side("Grazing");
     Hand.input(page, "Leave at (residual)").fill("1500");
+    side("Place and soil");
     Hand.input(page, "Area").fill("30");
     button("Save field").click();
     assertThat(page.getByText("Saved.")).isVisible();
 
     page.navigate(product.demo() + "/land");
+    page.getByText("demo with invented figures").waitFor();
+    button("Church Field").click();
+    side("Place and soil");
     assertThat(page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("Dry year")))
         .isVisible();
-    button("Church Field").click();
     Hand.input(page, "Area").fill("25");
     Locator also = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Also in"));
     also.getByLabel("Dry year").check();
@@ -253,15 +300,16 @@ class EditorsTest {
     button("Save field").click();
     assertThat(page.getByText("Saved.")).isVisible();
 
-    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Farm").setExact(true))
-        .click();
+    go("Farm");
     page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Dry year")).click();
     assertThat(page).hasURL(Pattern.compile("/plan/dry-year"));
     go("Land");
     button("Church Field").click();
+    side("Place and soil");
     assertThat(Hand.input(page, "Area")).hasValue("25");
-    assertThat(Hand.input(page, "Leave at (residual)")).hasValue("1500");
     assertThat(input("Note")).hasValue("wet until May");
+    side("Grazing");
+    assertThat(Hand.input(page, "Leave at (residual)")).hasValue("1500");
     go("Changes");
     assertThat(page.locator("main")).containsText("Changed field Church Field: note");
   }
@@ -270,6 +318,7 @@ class EditorsTest {
   void removingALotIsCountedAtOnce() {
     go("Store");
     button("Orchardgrass and clover").click();
+    side("The lot");
     button("Remove lot").click();
     assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Orchardgrass")))
         .hasCount(0);

@@ -3,6 +3,7 @@ package wiselarder.e2e;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
 import java.util.regex.Pattern;
 
 /** Uses a page the way a person does: with the mouse, or with nothing but the keyboard. */
@@ -63,12 +64,69 @@ enum Hand {
   }
 
   void link(Page page, String name) {
+    if (ASIDE.contains(name)) {
+      farmsMenu(page, name);
+      return;
+    }
     press(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(exact(name))).first());
+  }
+
+  /** What stands in the farm's menu and not among the tabs. */
+  private static final List<String> ASIDE =
+      List.of("Farm", "Forages", "Changes", "People", "All farms");
+
+  private void farmsMenu(Page page, String name) {
+    press(
+        page.getByRole(
+            AriaRole.BUTTON,
+            new Page.GetByRoleOptions().setName(Pattern.compile("the farm and its plans$"))));
+    item(page, name);
+  }
+
+  /** Chooses from the menu that is open. */
+  void item(Page page, String name) {
+    Locator item =
+        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(exact(name))).first();
+    item.waitFor();
+    if (this == MOUSE) {
+      item.click();
+      return;
+    }
+    for (int i = 0; i < MOST_STOPS; i++) {
+      if (item.getAttribute("data-highlighted") != null) {
+        page.keyboard().press("Enter");
+        return;
+      }
+      page.keyboard().press("ArrowDown");
+    }
+    throw new AssertionError("cannot be reached by arrows: " + name);
+  }
+
+  /** Turns to a side of what is chosen: what is set there shows only then. */
+  void side(Page page, String name) {
+    Locator tab =
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(name).setExact(true));
+    if (this == MOUSE) {
+      tab.click();
+      return;
+    }
+    reach(page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setSelected(true)));
+    for (int i = 0; i < MOST_STOPS && !"true".equals(tab.getAttribute("aria-selected")); i++) {
+      page.keyboard().press("ArrowRight");
+    }
+  }
+
+  /** Begins something on the field that is chosen on Land. */
+  void act(Page page, String what) {
+    button(page, "Do something here");
+    item(page, what);
   }
 
   /** An input by the beginning of its label. */
   static Locator input(Page page, String label) {
-    return page.getByLabel(Pattern.compile("^" + escaped(label) + "(,.*)?($|\\s)")).first();
+    return page.getByLabel(Pattern.compile("^" + escaped(label) + "(,.*)?($|\\s)"))
+        .and(page.locator("input, select, textarea"))
+        .first();
   }
 
   private static Pattern exact(String name) {

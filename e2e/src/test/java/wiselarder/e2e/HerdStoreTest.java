@@ -44,7 +44,7 @@ class HerdStoreTest {
   private void demo(String screen) {
     page = product.visitorPage(1280, 900);
     page.navigate(product.demo() + screen);
-    page.getByTestId("shelves").waitFor();
+    page.getByTestId("verdict").waitFor();
   }
 
   /** A first owner, signed in. */
@@ -133,6 +133,7 @@ class HerdStoreTest {
     assertThat(birth("Hill cows")).hasAttribute("aria-valuetext", "12 Apr");
     assertThat(page.getByTestId("effect")).containsText("with this");
     Hand.MOUSE.button(page, "Save group");
+    Hand.MOUSE.side(page, "Animals");
     page.getByText("Saved.").first().waitFor();
     assertThat(Hand.input(page, "First birth, month")).hasValue("4");
     String moved =
@@ -141,12 +142,14 @@ class HerdStoreTest {
 
     // a reserve is ring-fenced
     Hand.MOUSE.link(page, "Store");
+    Hand.MOUSE.side(page, "The lot");
     Hand.input(page, "Units kept back").fill("30");
     Hand.MOUSE.button(page, "Save lot");
     page.getByText("Saved.").first().waitFor();
     assertThat(page.getByTestId("lot-stacks")).containsText("30 kept back");
 
     // a sample goes out and its report comes back
+    Hand.MOUSE.side(page, "Worth");
     Locator tests = page.getByTestId("lot-tests");
     assertThat(tests).containsText("by the table");
     Hand.MOUSE.button(page, "Send a sample");
@@ -156,6 +159,7 @@ class HerdStoreTest {
     assertThat(tests).containsText("Simulated laboratory, not a real test");
 
     // the sum is the plan's own, also for its days one by one
+    Hand.MOUSE.side(page, "How many");
     assertThat(page.getByTestId("hay-number")).containsText("round bales until the ground");
     assertThat(hayNumber()).isEqualTo(unitsOfThePlan("meadow-hay")).isPositive();
     int all = hayNumber();
@@ -223,6 +227,8 @@ class HerdStoreTest {
     demo("/herd");
     assertThat(page.getByTestId("diet-lanes")).containsText("Protein");
     assertThat(page.getByTestId("diet-lanes")).containsText("too thin from");
+    assertThat(AccessTest.violations(page)).isEmpty();
+    Hand.MOUSE.side(page, "Need less");
     Hand.MOUSE.button(page, "Least supplement");
     assertThat(page.getByTestId("supplement")).containsText("placeholders");
     Hand.MOUSE.button(page, "Try weaning earlier or later");
@@ -234,6 +240,7 @@ class HerdStoreTest {
     assertThat(AccessTest.violations(page)).isEmpty();
 
     // a score starts the expected condition anew, and is struck out as another one
+    Hand.MOUSE.side(page, "Condition");
     Locator condition = page.getByTestId("condition");
     assertThat(condition).containsText("1 Sep 2027: 5.5");
     condition.getByLabel("Seen on").fill("2027-12-01");
@@ -244,6 +251,7 @@ class HerdStoreTest {
     assertThat(condition).containsText("struck out by Visitor");
 
     // animals sold after Christmas leave less to be fed
+    Hand.MOUSE.side(page, "Animals");
     Hand.MOUSE.button(page, "Add a coming or going");
     page.getByLabel("Head", new Page.GetByLabelOptions().setExact(true)).last().fill("40");
     assertThat(page.getByTestId("effect")).containsText("with this");
@@ -254,6 +262,7 @@ class HerdStoreTest {
   @Test
   void whatWasFedAndCountedIsWrittenDownAndStruckOut() {
     demo("/store");
+    Hand.MOUSE.side(page, "Fed and counted");
     Locator records = page.getByTestId("store-records");
     records.getByLabel("On").fill("2027-12-01");
     records.getByLabel("How many").fill("7");
@@ -266,6 +275,7 @@ class HerdStoreTest {
     records.getByText("Strike out").first().click();
     assertThat(records.getByText("Strike out")).hasCount(1);
     assertThat(records).containsText("struck out by Visitor");
+    Hand.MOUSE.side(page, "Loss and cost");
     assertThat(page.getByTestId("lot-cost")).containsText("1,000 MJ of energy eaten");
     assertThat(page.getByTestId("at-most")).containsText("worth at most");
     assertThat(page.getByTestId("lot-loss")).containsText("Lost at feeding");
@@ -276,6 +286,7 @@ class HerdStoreTest {
   @Test
   void balesAreWeighedAndTheRindTakesTheLossInStoresPlace() {
     demo("/store");
+    Hand.MOUSE.side(page, "The lot");
     Hand.input(page, "Like").selectOption("rb_150x120_net");
     Hand.input(page, "Weighed").fill("800, 860, 830");
     Hand.input(page, "Weighed").blur();
@@ -284,6 +295,7 @@ class HerdStoreTest {
     assertThat(page.getByTestId("unit-weight")).containsText("of a bale; nothing else is lost");
     Hand.MOUSE.button(page, "Save lot");
     page.getByText("Saved.").first().waitFor();
+    Hand.MOUSE.side(page, "Loss and cost");
     assertThat(page.getByTestId("lot-loss")).containsText("Rind refused");
   }
 }

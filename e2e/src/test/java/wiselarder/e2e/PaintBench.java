@@ -69,7 +69,7 @@ class PaintBench {
       Page page = product.visitorPage(1280, 800);
       page.navigate("about:blank");
       measure("an empty page's two frames", i -> number(page.evaluate(FRAMES)));
-      page.navigate(product.demo() + "/herd");
+      page.navigate(product.demo() + "/herd?side=animals");
       page.getByTestId("verdict").waitFor();
       var head =
           page.getByRole(

@@ -87,7 +87,7 @@ class PapersTest {
 
   @Test
   void aDoubtfulFigureIsMarkedAndKept() {
-    page.navigate(product.demo() + "/herd");
+    page.navigate(product.demo() + "/herd?side=animals");
     Locator weight = Hand.input(page, "Weight of one");
     weight.fill("3000");
     assertThat(page.getByTestId("doubt")).containsText("Unusual:");
@@ -99,7 +99,7 @@ class PapersTest {
 
   @Test
   void weanedBeforeBirthIsToldBesideTheDay() {
-    page.navigate(product.demo() + "/herd");
+    page.navigate(product.demo() + "/herd?side=animals");
     page.getByLabel("Weaning, month").selectOption("2");
     assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("30 April to 25 January");
     assertThat(button("Save group")).isDisabled();
@@ -111,7 +111,7 @@ class PapersTest {
     Hand.input(page, "Name of the copy").fill("Spare plan");
     button("Copy this plan").click();
     assertThat(page.locator("header")).containsText("Spare plan");
-    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Farms")).click();
+    Hand.MOUSE.link(page, "All farms");
     assertThat(page.locator("main")).containsText("Spare plan");
   }
 }

@@ -3,14 +3,18 @@ package wiselarder.e2e;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.ConsoleMessage;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ReducedMotion;
 import java.nio.file.Path;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
 import org.springframework.boot.DefaultApplicationArguments;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -26,6 +30,7 @@ final class Product implements AutoCloseable {
   private final Browser browser;
   private ConfigurableApplicationContext context;
   private String visitorState;
+  private final Set<String> complaints = new LinkedHashSet<>();
 
   private Product(String schema) {
     this.schema = schema;
@@ -119,13 +124,30 @@ final class Product implements AutoCloseable {
   }
 
   /** A busy machine may be slow; what never comes is still told. */
-  private static Page patient(BrowserContext context) {
+  private Page patient(BrowserContext context) {
     PlaywrightAssertions.setDefaultAssertionTimeout(LONGEST_WAIT_MS);
     context.setDefaultTimeout(LONGEST_WAIT_MS);
+    context.onConsoleMessage(this::listen);
+    context.onWebError(error -> complaints.add(error.error()));
     return context.newPage();
   }
 
-  private static final int LONGEST_WAIT_MS = 90_000;
+  /**
+   * What the browser complains of; a refusal is an answer, and a server that is away comes back:
+   * neither is a complaint.
+   */
+  private void listen(ConsoleMessage message) {
+    boolean loud = message.type().equals("error") || message.type().equals("warning");
+    if (loud && !REFUSED.matcher(message.text()).find()) {
+      complaints.add(message.page().url() + ": " + message.text());
+    }
+  }
+
+  private static final Pattern REFUSED =
+      Pattern.compile(
+          "^Failed to load resource: (the server responded with a status of 4\\d\\d|net::ERR_)");
+
+  private static final int LONGEST_WAIT_MS = Integer.getInteger("larder.patience", 90_000);
 
   private static Browser.NewContextOptions options(int width, int height) {
     return new Browser.NewContextOptions()
@@ -150,5 +172,9 @@ final class Product implements AutoCloseable {
   public void close() {
     playwright.close();
     context.close();
+    if (!complaints.isEmpty()) {
+      throw new AssertionError(
+          "the browser's console is to be silent, and said\n" + String.join("\n", complaints));
+    }
   }
 }

@@ -77,9 +77,11 @@ class RecordsTest {
 
     // Ann changes the store while Hal looks at it as it was
     Hand.MOUSE.link(hal, "Store");
+    Hand.MOUSE.side(hal, "Fed and counted");
     Locator records = hal.getByTestId("store-records");
     records.waitFor();
     Hand.MOUSE.link(ann, "Store");
+    Hand.MOUSE.side(ann, "The lot");
     Hand.input(ann, "Units kept back").fill("5");
     Hand.MOUSE.button(ann, "Save lot");
     ann.getByText("Saved.").first().waitFor();
@@ -94,12 +96,14 @@ class RecordsTest {
     // Ann takes her change back; what Hal wrote stands, with his name
     Hand.MOUSE.button(ann, "Undo");
     assertThat(Hand.input(ann, "Units kept back")).hasValue("");
+    Hand.MOUSE.side(ann, "Fed and counted");
     Locator seen = ann.getByTestId("store-records");
     assertThat(seen).containsText("5 Dec: fed 4");
     assertThat(seen).containsText("Hal");
     Hand.MOUSE.button(ann, "Redo");
-    assertThat(Hand.input(ann, "Units kept back")).hasValue("5");
     assertThat(seen).containsText("5 Dec: fed 4");
+    Hand.MOUSE.side(ann, "The lot");
+    assertThat(Hand.input(ann, "Units kept back")).hasValue("5");
     hal.reload();
     assertThat(hal.getByTestId("store-records")).containsText("5 Dec: fed 4");
     Assertions.assertThat(complaints).isEmpty();
@@ -110,7 +114,7 @@ class RecordsTest {
   @Test
   void aRequestWhoseAnswerWasLostIsSentAgainAndCountsOnce() {
     Page page = product.visitorPage(1280, 900);
-    page.navigate(product.demo() + "/store");
+    page.navigate(product.demo() + "/store?side=records");
     Locator records = page.getByTestId("store-records");
     records.waitFor();
     List<String> sent = new ArrayList<>();

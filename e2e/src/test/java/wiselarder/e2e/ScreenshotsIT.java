@@ -23,9 +23,7 @@ class ScreenshotsIT {
       shoot(page, "year", false);
       page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Ledger")).click();
       shoot(page, "year-ledger", false);
-      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Picture")).click();
-      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Close this gap"))
-          .click();
+      Hand.MOUSE.link(page, "Close this gap");
       page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Shut Mill Bottom"))
           .click();
       page.getByTestId("compare").waitFor();
@@ -33,14 +31,13 @@ class ScreenshotsIT {
       product.resetDemo();
       page.reload();
       for (String screen : new String[] {"Land", "Herd", "Store", "Farm"}) {
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(screen).setExact(true))
-            .click();
+        Hand.MOUSE.link(page, screen);
         page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(screen))
             .first()
             .waitFor();
-        shoot(page, screen.toLowerCase(java.util.Locale.ROOT), screen.equals("Land"));
+        shoot(page, screen.toLowerCase(java.util.Locale.ROOT), false);
       }
-      page.navigate(product.demo() + "/map");
+      page.navigate(product.demo() + "/land/draw");
       page.getByTestId("map-measured").getByText("grow feed").waitFor();
       shoot(page, "map", false);
       page.navigate(product.demo() + "/forages");
@@ -89,8 +86,9 @@ class ScreenshotsIT {
   private void seasons(Page page) {
     Hand.MOUSE.link(page, "Land");
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Saddle")).click();
+    Hand.MOUSE.act(page, "Sow a crop");
     Hand.MOUSE.button(page, "Sow it");
-    page.getByTestId("sowing-outcome").waitFor();
+    page.getByTestId("sow-outcome").waitFor();
     shoot(page, "land-sown", true);
     Hand.MOUSE.link(page, "Seasons");
     Hand.input(page, "Season").selectOption("dry");
@@ -104,6 +102,7 @@ class ScreenshotsIT {
     for (Page p : new Page[] {mine, theirs}) {
       p.navigate(product.demo() + "/land");
       p.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Saddle")).click();
+      Hand.MOUSE.side(p, "Place and soil");
     }
     Hand.input(theirs, "Area").fill("16");
     Hand.input(theirs, "Note").fill("wet until May");

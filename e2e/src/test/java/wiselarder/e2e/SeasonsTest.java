@@ -78,7 +78,7 @@ class SeasonsTest {
             .indexOf(column);
     Assertions.assertThat(at).as(column).isGreaterThanOrEqualTo(0);
     String text = table.locator("tr").last().locator("th, td").nth(at).textContent();
-    button("Picture").click();
+    button("Shelves").click();
     return text.strip();
   }
 
@@ -86,10 +86,11 @@ class SeasonsTest {
   void aCropInTheSodAStockpileAndACutTellOneStoryInEverySeason() {
     String grownBefore = total("Grown on the fields");
     field("Saddle");
+    Hand.MOUSE.act(page, "Sow a crop");
     Hand.input(page, "Sown on").fill("2027-09-20");
     assertThat(page.getByTestId("sowing-tried")).containsText("ready to graze on");
     Hand.MOUSE.button(page, "Sow it");
-    Locator outcome = page.getByTestId("sowing-outcome");
+    Locator outcome = page.getByTestId("sow-outcome");
     String ready = found(outcome, "ready to graze on (\\d+ \\w+)");
     String normal = found(outcome, "Grows ([\\d,]+) lb/ac");
 
@@ -98,28 +99,27 @@ class SeasonsTest {
     String dryReady = found(outcome, "ready to graze on (\\d+ \\w+)");
     Hand.MOUSE.link(page, "Year");
     assertThat(page.getByTestId("verdict-season")).containsText("dry year");
-    assertThat(lane("Saddle"))
-        .hasAttribute("aria-label", Pattern.compile("Sown 20 Sep, ready " + shortened(dryReady)));
+    assertThat(lane("Saddle")).containsText("ready " + shortened(dryReady));
     look("normal");
-    assertThat(lane("Saddle"))
-        .hasAttribute("aria-label", Pattern.compile("Sown 20 Sep, ready " + shortened(ready)));
+    assertThat(lane("Saddle")).containsText("ready " + shortened(ready));
     assertThat(page.getByTestId("planned")).containsText("Sow Saddle with cereal rye");
     Assertions.assertThat(total("Grown on the fields")).isNotEqualTo(grownBefore);
 
     field("Church Field");
+    Hand.MOUSE.act(page, "Shut it for later");
     Hand.input(page, "Shut from").fill("2027-09-01");
     Hand.input(page, "Open on").fill("2027-12-20");
     button("Shut it").click();
-    page.getByText("Shut from 1 Sep to 19 Dec").waitFor();
+    page.getByText("Shut Church Field from 1 Sep to 19 Dec").waitFor();
     field("Upper Orchard");
+    Hand.MOUSE.act(page, "Cut it");
     Hand.input(page, "Cut on").fill("2028-05-20");
     button("Cut it").click();
-    Locator cut =
-        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Cut for hay"));
-    assertThat(cut).containsText(Pattern.compile("20 May: [1-9]"));
-    String bales = found(cut, "20 May: ([1-9]\\d*) round bales");
+    Locator cut = page.getByTestId("cut-outcome");
+    assertThat(cut).containsText(Pattern.compile("^[1-9]"));
+    String bales = found(cut, "([1-9]\\d*) round bales");
     Hand.MOUSE.link(page, "Year");
-    assertThat(page.getByText("cut, " + bales + " bales").first()).isVisible();
+    assertThat(page.getByText("20 May, " + bales + " bales").first()).isVisible();
     assertThat(page.getByText("shut to 19 Dec").first()).isVisible();
     Assertions.assertThat(total("Standing")).isNotEqualTo("0.0");
   }
@@ -176,19 +176,23 @@ class SeasonsTest {
   @Test
   void nitrogenSaysWhatItGrowsBeforeItIsPutOnAndSoilIsKept() {
     field("Church Field");
+    Hand.MOUSE.act(page, "Put nitrogen on");
     Hand.input(page, "On").fill("2027-09-05");
     assertThat(page.getByText("more over the plan").first()).isVisible();
     Hand.MOUSE.button(page, "Put it on");
-    page.getByText("5 Sep: 40 lb/ac of nitrogen").waitFor();
+    page.getByText("40 lb/ac of nitrogen on Church Field, 5 Sep").waitFor();
+    Hand.MOUSE.side(page, "Place and soil");
     Hand.input(page, "Soil").selectOption("SANDY_LOAM");
     Hand.input(page, "Depth to rock or pan, in").fill("20");
     Hand.MOUSE.button(page, "Save field");
     page.getByText("Saved.").waitFor();
     page.reload();
     field("Church Field");
+    Hand.MOUSE.side(page, "Place and soil");
     assertThat(Hand.input(page, "Soil")).hasValue("SANDY_LOAM");
     assertThat(Hand.input(page, "Depth to rock or pan, in")).hasValue("20");
     // 120 mm a metre for 51 cm is 61 mm, 2.4 inches
+    Hand.MOUSE.side(page, "This year");
     assertThat(page.getByText("2.4 in").first()).isVisible();
     Hand.MOUSE.link(page, "Year");
     assertThat(page.getByTestId("planned")).containsText("40 lb/ac of nitrogen on Church Field");
@@ -197,6 +201,7 @@ class SeasonsTest {
   @Test
   void aGrowthPointIsDraggedAndTheYearAnswers() {
     field("Tannery Flat");
+    Hand.MOUSE.side(page, "Stand and growth");
     Hand.input(page, "Growth").selectOption("rates");
     Locator june = page.getByLabel("Point of June");
     String before = june.getAttribute("aria-valuenow");

@@ -109,11 +109,17 @@ class WholeWayTest {
     // both open the field; Bea is first
     hand.link(ann, "Land");
     hand.link(bea, "Land");
+    hand.side(ann, "Place and soil");
+    hand.side(bea, "Place and soil");
+    hand.type(in(ann, "Area"), "30");
+    hand.type(in(ann, "Note"), "the far end floods");
     hand.type(in(bea, "Area"), "25");
     hand.button(bea, "Save field");
     assertThat(bea.getByText("Saved.")).isVisible();
-    hand.type(in(ann, "Area"), "30");
-    hand.type(in(ann, "Note"), "the far end floods");
+    // it arrives at Ann's screen, and takes nothing of what she types
+    Locator list = ann.getByRole(AriaRole.REGION, named("Land"));
+    assertThat(list.getByText(Pattern.compile("^25(\\.0*)?$"))).isVisible();
+    assertThat(in(ann, "Note")).hasValue("the far end floods");
     hand.button(ann, "Save field");
 
     // Ann is told what changed, and puts hers on top
@@ -128,6 +134,7 @@ class WholeWayTest {
 
     // undo shows Bea's again; redo brings Ann's back
     hand.link(ann, "Land");
+    hand.side(ann, "Place and soil");
     undo(hand, ann);
     assertThat(in(ann, "Area")).hasValue(Pattern.compile("25(\\.0*)?"));
     redo(hand, ann);
@@ -141,13 +148,13 @@ class WholeWayTest {
     Download download = ann.waitForDownload(() -> hand.link(ann, "The whole farm"));
     Path file = folder.resolve(download.suggestedFilename());
     download.saveAs(file);
-    hand.link(ann, "Farms");
+    hand.link(ann, "All farms");
     ann.getByLabel("Farm file").setInputFiles(file);
     assertThat(ann.getByTestId("file-holds")).hasText("Alder Farm: one plan");
     hand.button(ann, "Make a farm of it");
     hand.button(ann, "Ledger");
     assertThat(figures(ann)).isEqualTo(before).hasSizeGreaterThan(100);
-    hand.link(ann, "Farms");
+    hand.link(ann, "All farms");
     assertThat(ann.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Alder Farm")))
         .hasCount(2);
     assertThat(complaints).isEmpty();
@@ -224,6 +231,7 @@ class WholeWayTest {
     account(Hand.MOUSE, rob, "Rob", "Make my account and join");
     Hand.MOUSE.link(rob, "Alder Farm, 2026/27");
     Hand.MOUSE.link(rob, "Herd");
+    Hand.MOUSE.side(rob, "Animals");
     in(rob, "Head").fill("60");
     assertThat(rob.getByTestId("effect")).isVisible();
     assertThat(rob.getByText("nothing is saved")).isVisible();

@@ -106,6 +106,17 @@ public final class Http {
     return call("DELETE", path, null, null);
   }
 
+  /** An answer that goes on. */
+  public HttpResponse<java.io.InputStream> stream(HttpRequest request) {
+    try {
+      return client.send(request, HttpResponse.BodyHandlers.ofInputStream());
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
   public Answer send(HttpRequest request) {
     try {
       HttpResponse<String> raw = client.send(request, HttpResponse.BodyHandlers.ofString());

@@ -1,5 +1,6 @@
 package wiselarder.server.http;
 
+import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
@@ -66,7 +67,10 @@ class WebConfig implements WebMvcConfigurer {
   SecurityFilterChain chain(HttpSecurity http) {
     return http.authorizeHttpRequests(
             a ->
-                a.requestMatchers(OPEN)
+                // what goes on after its first answer was let in with that
+                a.dispatcherTypeMatchers(DispatcherType.ASYNC)
+                    .permitAll()
+                    .requestMatchers(OPEN)
                     .permitAll()
                     .requestMatchers("/api/**")
                     .authenticated()

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.function.IntToDoubleFunction;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.cost.FeedCosts;
+import wiselarder.core.day.Shelf;
 import wiselarder.core.diet.DietYear;
 import wiselarder.core.diet.WaterYear;
 import wiselarder.core.herd.AnimalGroup;
@@ -21,6 +22,9 @@ final class HerdView {
    * the group.
    *
    * @param needKg dry matter that all ask for
+   * @param shelf the shelf that gave most of the day's feed, as an index into {@link Shelf}; {@link
+   *     #BARE} where most of it is lacking, -1 where nobody is there or nothing is asked for
+   * @param onField index of the field grazed most that day, -1 where none is
    * @param births day windows [first, last]
    * @param grazedProteinPercent of what was grazed, percent of DM; -1 where nothing was; so for TDN
    *     and fibre
@@ -43,6 +47,8 @@ final class HerdView {
   record GroupCurve(
       String id,
       Series needKg,
+      Series shelf,
+      Series onField,
       List<int[]> births,
       List<Integer> weanings,
       Series grazedProteinPercent,
@@ -101,6 +107,8 @@ final class HerdView {
     return new GroupCurve(
         group.id(),
         Series.amounts(b.days(), d -> b.needKg(g, d)),
+        Series.whole(b.days(), d -> mainShelf(b, g, d)),
+        Series.whole(b.days(), d -> b.onField(g, d)),
         year.births(),
         year.weanings(),
         Series.whole(days, d -> YearView.orNone(b.grazedProteinPct(g, d))),
@@ -126,6 +134,22 @@ final class HerdView {
         diet.hasScore(),
         BodyCondition.of(group.kind()),
         cost);
+  }
+
+  /** Stands where a shelf would, for a day of which most is lacking. */
+  static final int BARE = Shelf.values().length;
+
+  private static int mainShelf(YearBalance b, int g, int day) {
+    double most = b.bareKg(g, day);
+    int main = most > 0 ? BARE : -1;
+    for (Shelf shelf : Shelf.values()) {
+      double kg = b.eatenKg(shelf, g, day);
+      if (kg > most) {
+        most = kg;
+        main = shelf.ordinal();
+      }
+    }
+    return main;
   }
 
   /** Births are spread over days, so that young come in parts. */

@@ -26,7 +26,9 @@ import wiselarder.core.weather.WeatherYear;
 
 /**
  * A simulated year as the web client draws it: one value a day, day 0 the plan's first. Amounts kg
- * DM a day, covers kg DM/ha, as finely as {@link Series} says.
+ * DM a day, covers kg DM/ha, as finely as {@link Series} says. {@code grownKg} is what all fields
+ * grow, {@code offeredKg} what stands above what must be left and would be eaten, {@code lostKg}
+ * what age and weather take of what stands.
  */
 public record YearView(
     String season,
@@ -39,6 +41,9 @@ public record YearView(
     Series boughtInKg,
     Series bareKg,
     Series storeKg,
+    Series grownKg,
+    Series offeredKg,
+    Series lostKg,
     List<FieldYear> fields,
     List<HerdView.GroupCurve> groups,
     List<StoreView.LotYear> lots,
@@ -217,6 +222,9 @@ public record YearView(
         Series.flow(b.days(), d -> b.eatenKg(Shelf.BOUGHT_IN, d)),
         Series.flow(b.days(), b::bareKg),
         Series.exact(b.days(), STORE_STEP_KG, d -> storeKg(b, d)),
+        Series.flow(b.days(), d -> overFields(b, d, b::grownKg)),
+        Series.amounts(b.days(), d -> overFields(b, d, b::offeredKg)),
+        Series.flow(b.days(), d -> overFields(b, d, b::weatheredKg)),
         parts.contains(Part.FIELDS) ? fields(b, asked) : List.of(),
         water == null ? List.of() : HerdView.groups(b, costs, water, asked),
         StoreView.lots(b, engine.catalogue()),
@@ -321,6 +329,19 @@ public record YearView(
     double kg = 0;
     for (int l = 0; l < b.stated().allLots().size(); l++) {
       kg += b.lotKg(l, day);
+    }
+    return kg;
+  }
+
+  /** A value of a field on a day. */
+  private interface OfField {
+    double on(int field, int day);
+  }
+
+  private static double overFields(YearBalance b, int day, OfField value) {
+    double kg = 0;
+    for (int f = 0; f < b.stated().farm().fields().size(); f++) {
+      kg += value.on(f, day);
     }
     return kg;
   }

@@ -1,0 +1,46 @@
+<script lang="ts">
+  import { onDestroy } from 'svelte';
+  import { replace, router } from 'svelte-spa-router';
+  import type { Gap } from '../api/client';
+  import { thePlan } from '../plan/context';
+  import MiniYear from '../plan/MiniYear.svelte';
+  import Planned from '../plan/Planned.svelte';
+  import CloseGap from './CloseGap.svelte';
+  import Gaps from './Gaps.svelte';
+
+  const open = thePlan();
+  onDestroy(open.shows(['FIELDS']));
+
+  /** The first day of the gap to be closed stands in the address: others come and go. */
+  const asked = $derived(/(?:^|&)from=(\d+)/.exec(router.querystring ?? '')?.[1]);
+  const from = $derived(asked ? Number(asked) : -1);
+
+  function close(gap: Gap) {
+    void replace(`${router.location}?from=${gap.firstDay}`);
+    window.scrollTo({ top: 0 });
+  }
+</script>
+
+<h1 class="visually-hidden">Gaps and ways to close them</h1>
+<MiniYear unfolded />
+{#if asked && open.mayPlan}
+  {#key from}
+    <CloseGap {from} ondone={() => replace(router.location)} />
+  {/key}
+{/if}
+<div class="page" class:first={!asked}>
+  <Gaps year={open.year} onclose={close} />
+  <Planned />
+</div>
+
+<style>
+  .page {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 26rem), 1fr));
+    gap: 1rem;
+    padding: 0 20px 2rem;
+  }
+  .first {
+    padding-top: 1rem;
+  }
+</style>
