@@ -22,6 +22,7 @@ export type WriteRequest = Schemas['WriteRequest'];
 export type HaySheet = Schemas['HaySheet'];
 export type Supplement = Schemas['Supplement'];
 export type SellingOrder = Schemas['SellingOrder'];
+export type Outlook = Read<Schemas['OutlookView']>;
 export type Weaning = Schemas['WeaningView'];
 export type Sample = Schemas['Sent'];
 export type QuickRequest = Schemas['QuickRequest'];
@@ -248,6 +249,7 @@ export function apiIn(looking: { season: string }) {
     cover: (id: string, readings: Readings) => post<Cover>(`/plans/${id}/cover`, readings),
     haySum: (id: string, asked: Record<string, string>) =>
       get<HaySheet>(inSeason(`/plans/${id}/hay-sum?${query(asked)}`)),
+    outlook: (id: string) => get<Outlook>(inSeason(`/plans/${id}/outlook`)),
     supplement: (id: string) => get<Supplement[]>(inSeason(`/plans/${id}/supplement`)),
     selling: (id: string, on: string) =>
       get<SellingOrder[]>(inSeason(`/plans/${id}/selling?${query({ on })}`)),

@@ -56,6 +56,7 @@ export class PlanSession {
   private about: () => string | null = () => null;
   /** What a form holds that is not saved: it is tried together with whatever else is tried. */
   private drafted: Edit[] = [];
+  private openings = 0;
   private trialNumber = 0;
   private trying = false;
   private next: Edit[] | null = null;
@@ -107,23 +108,30 @@ export class PlanSession {
     this.catalogue ??= await this.api.catalogue();
   }
 
+  /** Opens a plan; the one that stood here is gone at once, and its answers are not waited for. */
   async open(id: string) {
+    if (this.view && this.view.id !== id) this.close();
+    const opening = ++this.openings;
     try {
       await this.needCatalogue();
       this.season = this.looking.season = 'normal';
-      this.show(await this.api.plan(id));
+      const view = await this.api.plan(id);
+      if (opening !== this.openings) return;
+      this.show(view);
       this.before = null;
       this.system = this.view!.farm.units;
       this.hangUp();
       this.hangUp = hear(id, (told) => void this.heard(id, told));
       void this.needRecords();
     } catch (e) {
+      if (opening !== this.openings) return;
       this.close();
       this.error = this.explain(e);
     }
   }
 
   close() {
+    this.openings++;
     this.hangUp();
     this.settled(false);
     this.queue = Promise.resolve(true);

@@ -35,6 +35,17 @@ beforeEach(async () => {
   await plan.open('p');
 });
 
+test('a plan that is left while it is on its way does not come back', async () => {
+  const slow = later<PlanView>();
+  vi.mocked(plan.api.plan).mockReturnValueOnce(slow.promise);
+  const first = plan.open('q');
+  expect(plan.view).toBeNull();
+  await plan.open('p');
+  slow.settle(view(7, { id: 'q' }));
+  await first;
+  expect(plan.view!.id).toBe('p');
+});
+
 describe('edits', () => {
   test('of one person wait for each other, so that nobody conflicts with themselves', async () => {
     const first = later<PlanView>();

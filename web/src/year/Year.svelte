@@ -1,9 +1,10 @@
 <script lang="ts">
   import { onDestroy, untrack } from 'svelte';
-  import type { Field, YearView } from '../api/client';
+  import type { Field, Outlook, YearView } from '../api/client';
   import ActPanel from '../land/ActPanel.svelte';
   import type { Act, Doing } from '../land/acts';
   import Ledger from '../papers/Ledger.svelte';
+  import { asked, tell } from '../plan/address';
   import { thePlan } from '../plan/context';
   import Planned from '../plan/Planned.svelte';
   import Ruler from '../ruler/Ruler.svelte';
@@ -18,13 +19,29 @@
   import Cautions from './Cautions.svelte';
   import Compare from './Compare.svelte';
   import GroupLanes from './GroupLanes.svelte';
+  import Ahead from './Ahead.svelte';
   import Lanes from './Lanes.svelte';
+  import Standing from './Standing.svelte';
+  import Stocking from './Stocking.svelte';
 
   const open = thePlan();
+
+  /** Views of one and the same result. */
+  type View = 'picture' | 'ledger' | 'cover' | 'ahead' | 'stocking';
+  const VIEWS: { id: View; name: string }[] = [
+    { id: 'picture', name: 'Shelves' },
+    { id: 'ledger', name: 'Ledger' },
+    { id: 'cover', name: 'Cover' },
+    { id: 'ahead', name: 'Days ahead' },
+    { id: 'stocking', name: 'Stocking' },
+  ];
   onDestroy(open.shows(['FIELDS', 'GROUPS'], () => doing?.field.id ?? null));
 
   let width = $state(1280);
-  let shown = $state<'picture' | 'ledger'>('picture');
+  let shown = $state<View>(
+    untrack(() => VIEWS.find((v) => v.id === asked('view'))?.id ?? 'picture'),
+  );
+  let outlook = $state<Outlook | null>(null);
   let span = $state<Span>(untrack(() => ({ from: 0, to: open.view!.year.days })));
   /** The day that is read off; the pointer and the arrow keys move it. */
   let at = $state(untrack(firstRead));
@@ -40,7 +57,8 @@
     inSeasonWords(open.season, seasonOptions(open.view!.plan, open.records, open.season)),
   );
   const gap = $derived(storeGaps(year)[0]);
-  const reading = $derived(daySentence(year, Math.min(at, year.days - 1), open.system));
+  const inPlan = $derived(Math.min(at, year.days - 1));
+  const reading = $derived(daySentence(year, inPlan, open.system));
   const ghost = $derived(beside?.year ?? open.ghost);
   const flush = $derived(surplus(year));
   const fate = $derived.by(() => {
@@ -65,6 +83,23 @@
     WINDOWS.find((w) => inView.to - inView.from === Math.min(w.days, year.days))?.name ?? '',
   );
 
+  /** What the other views show is asked for once somebody wants to see it. */
+  $effect(() => {
+    void open.view!.revision;
+    void open.season;
+    if (shown !== 'picture' && shown !== 'ledger') untrack(() => void lookAhead());
+  });
+  async function lookAhead() {
+    try {
+      outlook = await open.api.outlook(open.view!.id);
+    } catch (e) {
+      open.error = open.explain(e);
+    }
+  }
+  function view(next: View) {
+    shown = next;
+    tell({ view: next === 'picture' ? null : next });
+  }
   function firstRead(): number {
     const y = open.view!.year;
     const now = dayOf(y.start, today());
@@ -166,12 +201,11 @@
 
 <div class="views">
   <div class="pair" role="group" aria-label="View">
-    <button class="btn plain" aria-pressed={shown === 'picture'} onclick={() => (shown = 'picture')}
-      >Shelves</button
-    >
-    <button class="btn plain" aria-pressed={shown === 'ledger'} onclick={() => (shown = 'ledger')}
-      >Ledger</button
-    >
+    {#each VIEWS as v (v.id)}
+      <button class="btn plain" aria-pressed={shown === v.id} onclick={() => view(v.id)}
+        >{v.name}</button
+      >
+    {/each}
   </div>
   <Compare {year} onbeside={(b) => (beside = b)} />
   {#if ghost && shown === 'picture'}
@@ -183,7 +217,7 @@
           : 'before the last change'}</span
     >
   {/if}
-  {#if shown === 'picture'}
+  {#if shown !== 'ledger'}
     <div class="windows" role="group" aria-label="Days in view">
       {#each WINDOWS as w (w.name)}
         <button aria-pressed={windowShown === w.name} onclick={() => show(w.days)}>{w.name}</button>
@@ -192,7 +226,9 @@
   {/if}
 </div>
 
-{#if shown === 'picture'}
+{#if shown === 'ledger'}
+  <Ledger {year} system={open.system} />
+{:else}
   <div class="ruler">
     <!-- what the pointer reads off and zooms, the mark below and its keys do too -->
     <!-- svelte-ignore a11y_no_static_element_interactions -->
@@ -224,11 +260,21 @@
       >
         {reading}
       </div>
-      <Shelves {year} {ghost} {scale} system={open.system} beyond {at} />
-      {#if fate}<p class="fate quiet" data-testid="surplus">{fate}</p>{/if}
-      <GroupLanes {year} {scale} {at} />
-      <Lanes {year} {scale} {at} onact={act} />
-      <StoreLevel {year} {scale} system={open.system} />
+      {#if shown === 'picture'}
+        <Shelves {year} {ghost} {scale} system={open.system} beyond {at} />
+        {#if fate}<p class="fate quiet" data-testid="surplus">{fate}</p>{/if}
+        <GroupLanes {year} {scale} {at} />
+        <Lanes {year} {scale} {at} onact={act} />
+        <StoreLevel {year} {scale} system={open.system} />
+      {:else if !outlook}
+        <p class="fate quiet" role="status">Reading it off the year.</p>
+      {:else if shown === 'cover'}
+        <Standing {year} {outlook} {scale} at={inPlan} />
+      {:else if shown === 'ahead'}
+        <Ahead {year} {outlook} {scale} at={inPlan} />
+      {:else}
+        <Stocking {year} {outlook} {scale} at={inPlan} />
+      {/if}
     </div>
     {#if doing}
       <aside aria-label="What to do">
@@ -238,8 +284,6 @@
       </aside>
     {/if}
   </div>
-{:else}
-  <Ledger {year} system={open.system} />
 {/if}
 
 <div class="below">

@@ -144,6 +144,7 @@ public final class Operations {
              "terms": {"weightKg": 300, "nitrogenPricePerKg": 1, "valuePerKgGain": 3,
               "costShare": 0}}"""));
     CALLS.put("GET /api/plans/{id}/hay-sum", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/outlook", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/supplement", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/selling", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/weaning", bare(Needs.READER));

@@ -2,6 +2,7 @@ package wiselarder.core.balance;
 
 import java.time.YearMonth;
 import java.util.List;
+import java.util.function.IntToDoubleFunction;
 import wiselarder.core.day.Shelf;
 import wiselarder.core.resolved.ResolvedPlan;
 
@@ -70,6 +71,24 @@ public final class Outlook {
     double kg = 0;
     for (int f = 0; f < stands.length; f++) {
       kg += stands[f] ? year.coverKgPerHa(f, day) * year.resolved().fields[f].areaHa : 0;
+    }
+    return perHa(kg);
+  }
+
+  /** Mean of what is to be left, and of what is to stand when stock come in; kg DM/ha. */
+  public double leaveKgPerHa() {
+    return target(f -> year.resolved().fields[f].base().residual);
+  }
+
+  /** See {@link #leaveKgPerHa}. */
+  public double enterKgPerHa() {
+    return target(f -> year.resolved().fields[f].base().turnIn);
+  }
+
+  private double target(IntToDoubleFunction kgPerHa) {
+    double kg = 0;
+    for (int f = 0; f < stands.length; f++) {
+      kg += stands[f] ? kgPerHa.applyAsDouble(f) * year.resolved().fields[f].areaHa : 0;
     }
     return perHa(kg);
   }

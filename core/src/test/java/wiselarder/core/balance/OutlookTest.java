@@ -25,6 +25,8 @@ class OutlookTest {
     assertThat(outlook.groundHa()).isEqualTo(10);
     assertThat(outlook.coverKgPerHa(0)).isCloseTo(b.coverKgPerHa(0, 0), within(1e-9));
     assertThat(outlook.growthKgPerHa(0)).isZero();
+    assertThat(outlook.leaveKgPerHa()).isEqualTo(b.residualKgPerHa(0));
+    assertThat(outlook.enterKgPerHa()).isGreaterThan(outlook.leaveKgPerHa());
     // 100 kg a day over 10 ha
     assertThat(outlook.demandKgPerHa(0)).isCloseTo(10, within(1e-9));
   }

@@ -1,0 +1,112 @@
+package wiselarder.server.year;
+
+import java.util.List;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import wiselarder.core.balance.Outlook;
+import wiselarder.core.engine.Engine;
+import wiselarder.core.plan.Season;
+import wiselarder.server.people.Person;
+import wiselarder.server.plan.Plans;
+import wiselarder.server.plan.StoredPlan;
+
+/** How the ground stands, how long the feed in front lasts, and how many animals growth carries. */
+@RestController
+@RequestMapping("/api/plans/{id}")
+class OutlookController {
+  private static final Season DRY = Season.parse("dry");
+
+  private final Plans plans;
+  private final PlanViews views;
+
+  OutlookController(Plans plans, PlanViews views) {
+    this.plans = plans;
+    this.views = views;
+  }
+
+  /**
+   * An outlook by day; covers and rates in kg DM/ha of ground that carries a stand.
+   *
+   * @param leaveKgPerHa mean of what is to be left; {@code enterKgPerHa} of what is to stand when
+   *     stock come in
+   * @param inFrontKg what stands at the end of the day and would be eaten
+   * @param storedKg what is stored then and would be eaten
+   * @param lastsDays days that what stands would feed the herd if nothing more grew
+   * @param lastsWithStoreDays the same with what is stored
+   * @param bareInNormalDays days from each day to the next bare one when the whole plan runs in a
+   *     normal year, -1 for none
+   * @param bareInDryDays the same in the dry year that comes once in ten
+   * @param herdsOverall how many times this herd the growth of the whole plan would feed
+   */
+  record OutlookView(
+      double groundHa,
+      double leaveKgPerHa,
+      double enterKgPerHa,
+      Series coverKgPerHa,
+      Series growthKgPerHa,
+      Series demandKgPerHa,
+      Series inFrontKg,
+      Series storedKg,
+      Series lastsDays,
+      Series lastsWithStoreDays,
+      Series bareInNormalDays,
+      Series bareInDryDays,
+      double herdsOverall,
+      List<StockingMonth> months) {}
+
+  /** One month: need, growth that would be eaten, what of it is beyond the need; kg DM. */
+  record StockingMonth(
+      String month, int startDay, int endDay, double needKg, double eatableKg, double leftKg) {}
+
+  /** Read off the plan's year. */
+  @GetMapping("/outlook")
+  OutlookView outlook(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "normal") String season,
+      @AuthenticationPrincipal Person person) {
+    StoredPlan plan = plans.get(id, person);
+    Engine engine = views.engine(season, plan);
+    Outlook o = Outlook.of(engine.simulate(plan.content()));
+    int days = plan.content().plan().year().days();
+    return new OutlookView(
+        o.groundHa(),
+        o.leaveKgPerHa(),
+        o.enterKgPerHa(),
+        Series.whole(days, o::coverKgPerHa),
+        Series.amounts(days, o::growthKgPerHa),
+        Series.amounts(days, o::demandKgPerHa),
+        Series.amounts(days, o::standingKg),
+        Series.amounts(days, o::storedKg),
+        Series.exact(days, 1, d -> o.lastsDays(d, false)),
+        Series.exact(days, 1, d -> o.lastsDays(d, true)),
+        untilBare(engine.in(Season.NORMAL), plan, days),
+        untilBare(engine.in(DRY), plan, days),
+        o.herdsOverall(),
+        o.months().stream()
+            .map(
+                m ->
+                    new StockingMonth(
+                        m.month().toString(),
+                        m.startDay(),
+                        m.endDay(),
+                        m.needKg(),
+                        m.eatableKg(),
+                        m.leftKg()))
+            .toList());
+  }
+
+  private static Series untilBare(Engine engine, StoredPlan plan, int days) {
+    Outlook o = Outlook.of(engine.simulate(plan.content()));
+    return Series.exact(
+        days,
+        1,
+        d -> {
+          int bare = o.nextBareDay(d);
+          return bare < 0 ? -1 : bare - d;
+        });
+  }
+}

@@ -1,0 +1,127 @@
+/** How the ground stands, how long feed lasts and how many animals growth carries, in words. */
+import type { Outlook } from '../api/client';
+import { isoOf, longDay } from '../units/dates';
+import { amount, type System } from '../units/units';
+import { days } from './year';
+
+type Ahead = Pick<
+  Outlook,
+  | 'inFrontKg'
+  | 'storedKg'
+  | 'lastsDays'
+  | 'lastsWithStoreDays'
+  | 'bareInNormalDays'
+  | 'bareInDryDays'
+>;
+
+/** How long what is there on a day lasts: nothing grows, a normal year, a dry one. */
+export function aheadSentence(
+  o: Ahead,
+  start: string,
+  day: number,
+  system: System,
+  bareNow = false,
+): string {
+  const planDays = o.lastsDays.length;
+  const lasts = (n: number) =>
+    day + 1 + n >= planDays
+      ? 'to the end of the plan'
+      : `${days(n)}, to ${longDay(start, day + n)}`;
+  const bare = (inDays: number, season: string) =>
+    inDays < 0
+      ? `${season} no day of the plan is bare after it`
+      : `${season} the next bare day is ${longDay(start, day + inDays)}, ${days(inDays)} on`;
+  return (
+    `On ${longDay(start, day)} ${amount(o.inFrontKg[day], 'bulk', system)} stand in front of the ` +
+    `herd. If nothing more grew they would last ${lasts(o.lastsDays[day])}; with the ` +
+    `${amount(o.storedKg[day], 'bulk', system)} in store ${lasts(o.lastsWithStoreDays[day])}. ` +
+    (bareNow && o.lastsWithStoreDays[day] > 0
+      ? 'That day is bare all the same: no order of feeds opens what is there. '
+      : '') +
+    `${capital(bare(o.bareInNormalDays[day], 'in a normal year'))}; ` +
+    `${bare(o.bareInDryDays[day], 'in a dry one')}.`
+  );
+}
+
+const capital = (text: string) => text[0].toUpperCase() + text.slice(1);
+
+export interface StockedMonth {
+  month: string;
+  needKg: number;
+  eatableKg: number;
+  leftKg: number;
+  /** Animal units that are there, and that the month's growth would feed. */
+  there: number;
+  carries: number;
+  state: 'over' | 'about right' | 'under' | 'dormant' | 'nobody';
+}
+
+/** A month whose growth is within this share of the need is neither. */
+const ABOUT = 0.15;
+
+/** A month that grows less than a tenth of the best is no season. */
+const IN_SEASON = 0.1;
+
+/** Each month's herd against its growth; an animal unit eats so much a day. */
+export function stockedMonths(o: Pick<Outlook, 'months'>, audKg: number): StockedMonth[] {
+  const best = Math.max(0, ...o.months.map((m) => m.eatableKg / (m.endDay - m.startDay)));
+  return o.months.map((m) => {
+    const dormant = m.eatableKg / (m.endDay - m.startDay) <= best * IN_SEASON;
+    const unitKg = audKg * (m.endDay - m.startDay);
+    const [there, carries] = [m.needKg / unitKg, m.eatableKg / unitKg];
+    return {
+      month: m.month,
+      needKg: m.needKg,
+      eatableKg: m.eatableKg,
+      leftKg: m.leftKg,
+      there,
+      carries,
+      state:
+        there <= 0
+          ? 'nobody'
+          : dormant
+            ? 'dormant'
+            : carries < there * (1 - ABOUT)
+              ? 'over'
+              : carries > there * (1 + ABOUT)
+                ? 'under'
+                : 'about right',
+    };
+  });
+}
+
+/** What two thirds of the growing months carry at least, and what the best one would tempt to. */
+export function carried(months: StockedMonth[]): { season: number; flush: number } {
+  const flush = Math.max(0, ...months.map((m) => m.carries));
+  const season = months
+    .filter((m) => m.state !== 'dormant')
+    .map((m) => m.carries)
+    .filter((c) => c > 0)
+    .sort((a, b) => b - a);
+  return { season: season[Math.max(0, Math.ceil((season.length * 2) / 3) - 1)] ?? 0, flush };
+}
+
+/** The stocking in three sentences. */
+export function stockingSentence(months: StockedMonth[], herdsOverall: number): string {
+  const { season, flush } = carried(months);
+  const units = (n: number) => `${Math.round(n).toLocaleString('en-US')} animal units`;
+  const there = Math.max(0, ...months.map((m) => m.there));
+  const over = months.filter((m) => m.carries < m.there).length;
+  const under = months.filter((m) => m.carries > m.there).length;
+  if (there <= 0) return 'Nobody is there to feed.';
+  const best = months.find((m) => m.carries === flush);
+  const tempts =
+    best && flush > season * 1.25
+      ? ` ${monthWord(best.month)} alone would carry ${units(flush)}: a herd bought for it is too many for the rest.`
+      : '';
+  return (
+    `The land carries at least ${units(season)} through most of its growing months; at most ${units(there)} are there.` +
+    tempts +
+    ` More is asked of it than grows in ${over} of ${months.length} months, less in ${under}. ` +
+    `Over the whole plan growth that would be eaten is ${herdsOverall.toFixed(1)} times the need.`
+  );
+}
+
+function monthWord(month: string): string {
+  return longDay(isoOf(`${month}-01`, 0), 0).split(' ')[1];
+}
