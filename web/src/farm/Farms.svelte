@@ -6,6 +6,7 @@
   import DateField from '../form/DateField.svelte';
   import TextField from '../form/TextField.svelte';
   import { firstOfMonth, longDate } from '../units/dates';
+  import { usualHere } from '../units/usual';
   import { thePlan } from '../plan/context';
   import { signed } from '../people/signed.svelte';
   import { ROLES } from '../words/roles';
@@ -15,12 +16,10 @@
   const open = thePlan();
   onMount(() => open.needCatalogue());
 
-  const imperial = /-US$|-LR$|-MM$/.test(navigator.language);
   let made = $state<NewFarm>({
     name: '',
     climateId: '',
-    units: imperial ? 'IMPERIAL' : 'METRIC',
-    currency: imperial ? 'USD' : 'EUR',
+    ...usualHere(navigator.language),
     start: firstOfMonth(),
   });
   let sure = $state('');
@@ -111,7 +110,11 @@
             value={made.climateId}
             options={climates}
             hint="It gives growth and frost dates as defaults; your own figures win."
-            onchange={(v) => (made.climateId = v)}
+            onchange={(v) => {
+              made.climateId = v;
+              const southern = climates.find((c) => c.id === v && 'southern' in c && c.southern);
+              Object.assign(made, usualHere(navigator.language, southern !== undefined));
+            }}
           />
           <details>
             <summary

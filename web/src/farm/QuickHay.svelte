@@ -8,25 +8,21 @@
   import { dayOf, today } from '../units/dates';
   import { thePlan } from '../plan/context';
   import { signed } from '../people/signed.svelte';
-  import { amount, type System } from '../units/units';
-  import { kindName, plural } from '../words/year';
+  import { amount, lengthsIn, type System } from '../units/units';
+  import { usualHere, winterHere } from '../units/usual';
+  import { inKeepersOrder, kindName, plural } from '../words/year';
 
   const open = thePlan();
 
-  const imperial = /-US$|-LR$|-MM$/.test(navigator.language);
-  const year =
-    Number(today().slice(5, 7)) > 4 ? Number(today().slice(0, 4)) : Number(today().slice(0, 4)) - 1;
   const catalogue = $derived(open.catalogue!);
   let asked = $state<QuickRequest>({
     farmName: 'Smallholding',
     climateId: 'transition_humid',
-    units: imperial ? 'IMPERIAL' : 'METRIC',
-    currency: imperial ? 'USD' : 'EUR',
+    ...usualHere(navigator.language),
     kind: 'beef/cow',
     head: 10,
     weightKg: 550,
-    from: `${year}-11-15`,
-    to: `${year + 1}-04-15`,
+    ...winterHere(today(), false),
     packageId: 'rb_150x120_net',
     kgPerUnitAsFed: 365,
     storageMethodId: 's_barn',
@@ -111,7 +107,7 @@
     <Choice
       label="Animals"
       value={asked.kind}
-      options={catalogue.kinds.map((k) => ({ id: k.id, name: kindName(k.id) }))}
+      options={inKeepersOrder(catalogue.kinds).map((k) => ({ id: k.id, name: kindName(k.id) }))}
       onchange={setKind}
     />
     <NumberField
@@ -130,7 +126,7 @@
     <Choice
       label="Bales"
       value={asked.packageId}
-      options={bales.map((p) => ({ id: p.id, name: p.name }))}
+      options={bales.map((p) => ({ id: p.id, name: lengthsIn(p.name, system) }))}
       onchange={setBale}
     />
     <NumberField
@@ -156,7 +152,11 @@
         label="Nearest climate"
         value={asked.climateId}
         options={catalogue.climates}
-        onchange={(v) => (asked.climateId = v)}
+        onchange={(v) => {
+          asked.climateId = v;
+          const southern = catalogue.climates.find((c) => c.id === v)?.southern ?? false;
+          Object.assign(asked, winterHere(today(), southern));
+        }}
       />
       <Choice
         label="Stored"

@@ -10,8 +10,8 @@
   import { thePlan } from '../plan/context';
   import { freshId } from '../plan/session.svelte';
   import MiniYear from '../plan/MiniYear.svelte';
-  import { amount } from '../units/units';
-  import { kindName } from '../words/year';
+  import { amount, lengthsIn } from '../units/units';
+  import { inKeepersOrder, kindName } from '../words/year';
   import Rows from './Rows.svelte';
 
   const open = thePlan();
@@ -78,7 +78,8 @@
     return catalogue.packages.find((p) => p.id === id)!;
   }
   function numbered(name: string, i: number, all: unknown[]): string {
-    return all.length > 1 ? `${name} ${i + 1}` : name;
+    const plain = name.split(',')[0];
+    return all.length > 1 ? `${plain} ${i + 1}` : plain;
   }
   function newMouths(kind: string): Mouths {
     return { id: freshId('group', []), kind, head: null };
@@ -126,7 +127,7 @@
         <Choice
           label="Animals"
           value={m.kind}
-          options={catalogue.kinds.map((k) => ({ id: k.id, name: kindName(k.id) }))}
+          options={inKeepersOrder(catalogue.kinds).map((k) => ({ id: k.id, name: kindName(k.id) }))}
           onchange={(v) => ((m.kind = v), (touched = true))}
         />
         <NumberField
@@ -184,7 +185,10 @@
         <Choice
           label="Bales"
           value={h.pack}
-          options={catalogue.packages.map((p) => ({ id: p.id, name: p.name }))}
+          options={catalogue.packages.map((p) => ({
+            id: p.id,
+            name: lengthsIn(p.name, open.system),
+          }))}
           onchange={(v) => ((h.pack = v), (touched = true))}
         />
         <NumberField

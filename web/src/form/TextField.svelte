@@ -11,6 +11,7 @@
     type = 'text',
     autocomplete = 'off',
     hint = '',
+    offers = [],
   }: {
     /** What is stated: its description says name and length, and what is wrong is said here. */
     name?: StatedName;
@@ -20,7 +21,10 @@
     type?: 'text' | 'email' | 'password';
     autocomplete?: AutoFill;
     hint?: string;
+    /** What can be chosen instead of typed. */
+    offers?: string[];
   } = $props();
+  const list = $props.id();
   const told = said(() => name);
 </script>
 
@@ -31,9 +35,15 @@
     {type}
     {value}
     {autocomplete}
+    list={offers.length ? list : undefined}
     maxlength={statedText(name)?.most}
     aria-invalid={told.wrong !== ''}
     oninput={(e) => oninput(e.currentTarget.value)}
   />
   <Beside wrong={told.wrong} {hint} />
 </label>
+{#if offers.length}
+  <datalist id={list}
+    >{#each offers as o (o)}<option value={o}></option>{/each}</datalist
+  >
+{/if}

@@ -2,7 +2,7 @@
   import type { AnimalGroup } from '../api/client';
   import { endAfter, lastDay } from '../units/dates';
   import { thePlan } from '../plan/context';
-  import { kindName } from '../words/year';
+  import { inKeepersOrder, kindName } from '../words/year';
   import { about } from '../form/said';
   import Choice from '../form/Choice.svelte';
   import DateField from '../form/DateField.svelte';
@@ -19,7 +19,7 @@
   about(() => group.id);
   const kind = $derived(open.catalogue!.kinds.find((k) => k.id === group.kind)!);
   const kinds = $derived(
-    open.catalogue!.kinds.map((k) => ({
+    inKeepersOrder(open.catalogue!.kinds).map((k) => ({
       id: k.id,
       name: kindName(k.id),
     })),

@@ -12,8 +12,12 @@
 </script>
 
 {#if rows.length}
-  <section class="panel form" aria-labelledby="water-title" data-testid="water">
-    <h2 id="water-title">Water at each field</h2>
+  <details class="panel form" data-testid="water">
+    <summary
+      ><h2>Water at each field</h2>
+      <span class="quiet">days grazed, the most that is drunk there, and whether it holds out</span
+      ></summary
+    >
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
     <div class="months-scroll" tabindex="0" role="region" aria-label="Water by field">
       <table class="ledger">
@@ -60,10 +64,17 @@
       What a field gives is stated under Land, how it lies. Hot spells double the need: stand above these
       means.
     </p>
-  </section>
+  </details>
 {/if}
 
 <style>
+  h2 {
+    display: inline;
+  }
+  summary {
+    cursor: pointer;
+    min-height: 2.25rem;
+  }
   table {
     width: 100%;
   }

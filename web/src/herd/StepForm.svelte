@@ -2,6 +2,7 @@
   import type { FeedStep } from '../api/client';
   import { endAfter, lastDay } from '../units/dates';
   import { thePlan } from '../plan/context';
+  import { blocksOf, withBlock } from '../words/blocks';
   import Choice from '../form/Choice.svelte';
   import DateField from '../form/DateField.svelte';
   import NumberField from '../form/NumberField.svelte';
@@ -26,7 +27,7 @@
   const MANY = 8;
   let find = $state('');
   const view = $derived(open.view!);
-  const sources = $derived<{ id: string; name: string }[]>(
+  const sources = $derived<{ id: string; name: string; block?: string }[]>(
     step.kind === 'GRAZE'
       ? view.farm.fields
       : [
@@ -35,8 +36,15 @@
           ...view.plan.purchases.map((p) => p.lot),
         ],
   );
+  const blocks = $derived(
+    blocksOf(view.farm.fields).filter(
+      (b) => b.name && (!words || b.name.toLowerCase().includes(words)),
+    ),
+  );
   const words = $derived(find.trim().toLowerCase());
-  const offered = $derived(sources.filter((s) => s.name.toLowerCase().includes(words)));
+  const offered = $derived(
+    sources.filter((s) => `${s.name} ${'block' in s ? s.block : ''}`.toLowerCase().includes(words)),
+  );
 
   function toggle(id: string, on: boolean) {
     const ids = step.sourceIds.filter((s) => s !== id);
@@ -98,6 +106,27 @@
     disabled={!step.sourceIds.length}
     onclick={() => onchange({ sourceIds: [] })}>All of them</button
   >
+  {#if step.kind === 'GRAZE' && blocks.length}
+    <div class="ticks">
+      {#each blocks as block (block.name)}
+        {@const n = block.fields.filter((f) => step.sourceIds.includes(f.id)).length}
+        <label class="block">
+          <input
+            type="checkbox"
+            class="checkbox"
+            checked={n === block.fields.length}
+            indeterminate={n > 0 && n < block.fields.length}
+            onchange={(e) =>
+              onchange({
+                sourceIds: withBlock(block, step.sourceIds, e.currentTarget.checked),
+              })}
+          />
+          {block.name}, {block.fields.length}
+          {block.fields.length === 1 ? 'field' : 'fields'}
+        </label>
+      {/each}
+    </div>
+  {/if}
   <div class="ticks">
     {#each offered as source (source.id)}
       <label>
@@ -143,6 +172,9 @@
   }
   .round {
     width: 10.5rem;
+  }
+  .block {
+    font-weight: 600;
   }
   .turn {
     font-variant-numeric: tabular-nums;

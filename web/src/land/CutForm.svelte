@@ -11,6 +11,7 @@
   import DateField from '../form/DateField.svelte';
   import NumberField from '../form/NumberField.svelte';
   import ActBar from './ActBar.svelte';
+  import { blockMates, doneOn } from './block';
   import { fullestDay } from './acts';
 
   const open = thePlan();
@@ -129,11 +130,16 @@
       },
     };
   }
+  /** The rest of its block, where the same is done there too. */
+  const mates = untrack(() => (changeId ? [] : blockMates(open, field, 'cut')));
+  const everywhere = doneOn(mates);
+  let whole = $state(false);
+  const edits = () => (whole ? everywhere(edit(), field) : [edit()]);
   function tryOut() {
-    void open.tryOut([edit()]);
+    void open.tryOut(edits());
   }
   async function cut() {
-    if (await open.edit([edit()])) ondone();
+    if (await open.edit(edits())) ondone();
   }
   untrack(tryOut);
 </script>
@@ -215,4 +221,15 @@
   says more. Hay stored damp can heat and burn: check moisture before stacking, and ask your
   adviser.
 </p>
-<ActBar label={before ? 'Save it' : 'Cut it'} onput={cut} {ondone} />
+<ActBar
+  block={field.block}
+  {mates}
+  {whole}
+  onwhole={(on) => {
+    whole = on;
+    tryOut();
+  }}
+  label={before ? 'Save it' : 'Cut it'}
+  onput={cut}
+  {ondone}
+/>

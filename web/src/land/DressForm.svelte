@@ -8,6 +8,7 @@
   import DateField from '../form/DateField.svelte';
   import NumberField from '../form/NumberField.svelte';
   import ActBar from './ActBar.svelte';
+  import { blockMates, doneOn } from './block';
   import { driestDay, growingFrom } from './acts';
 
   const open = thePlan();
@@ -79,11 +80,16 @@
         }
       : { putIrrigation: { id, fieldId: field.id, date, waterMm: water } };
   }
+  /** The rest of its block, where the same is done there too. */
+  const mates = untrack(() => (changeId ? [] : blockMates(open, field, kind)));
+  const everywhere = doneOn(mates);
+  let whole = $state(false);
+  const edits = () => (whole ? everywhere(edit(), field) : [edit()]);
   function tryOut() {
-    void open.tryOut([edit()]);
+    void open.tryOut(edits());
   }
   async function put() {
-    if (await open.edit([edit()])) ondone();
+    if (await open.edit(edits())) ondone();
   }
   untrack(tryOut);
 </script>
@@ -138,4 +144,15 @@
   How much, of what, and how far from water: soil test, label and local code say. The plan only
   reckons what it grows.
 </p>
-<ActBar label={changeId ? 'Save it' : 'Put it on'} onput={put} {ondone} />
+<ActBar
+  block={field.block}
+  {mates}
+  {whole}
+  onwhole={(on) => {
+    whole = on;
+    tryOut();
+  }}
+  label={changeId ? 'Save it' : 'Put it on'}
+  onput={put}
+  {ondone}
+/>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { thePlan } from '../plan/context';
   import { amount, figure, unitOf } from '../units/units';
+  import { blocksOf } from '../words/blocks';
 
   const open = thePlan();
 
@@ -26,6 +27,7 @@
       return {
         id: f.id,
         name: f.name,
+        block: f.block,
         stand: (forages.get(f.stand.forageId) ?? f.stand.forageId).split(' (')[0],
         areaHa: f.areaHa - (f.deductedHa ?? 0),
         coverKgPerHa: result?.coverKgPerHa[day] ?? null,
@@ -35,7 +37,7 @@
   );
   const words = $derived(find.trim().toLowerCase());
   const shown = $derived(
-    rows.filter((r) => !words || `${r.name} ${r.stand}`.toLowerCase().includes(words)),
+    rows.filter((r) => !words || `${r.name} ${r.block} ${r.stand}`.toLowerCase().includes(words)),
   );
 </script>
 
@@ -61,26 +63,40 @@
       <span class="figure">{unitOf('area', open.system)}</span>
       <span class="figure">{unitOf('massPerArea', open.system)}</span>
     </li>
-    {#each shown as r (r.id)}
-      <li>
-        <button
-          class:chosen={r.id === chosenId}
-          aria-pressed={r.id === chosenId}
-          onclick={() => onchoose(r.id)}
-        >
-          <span class="name"
-            >{r.name}
-            <small class="quiet">{r.stand.toLowerCase()}</small>
-            {#if r.doubtful}<span class="doubtful">doubtful</span>{/if}</span
-          >
-          <span class="figure">{amount(r.areaHa, 'area', open.system).split(' ')[0]}</span>
+    {#each blocksOf(shown) as block (block.name)}
+      {#if block.name || blocksOf(shown).length > 1}
+        <li class="block">
+          <span>{block.name || 'of no block'}</span>
           <span class="figure"
-            >{r.coverKgPerHa === null
-              ? ''
-              : figure(r.coverKgPerHa, 'massPerArea', open.system)}</span
+            >{figure(
+              block.fields.reduce((ha, f) => ha + f.areaHa, 0),
+              'area',
+              open.system,
+            )}</span
           >
-        </button>
-      </li>
+        </li>
+      {/if}
+      {#each block.fields as r (r.id)}
+        <li>
+          <button
+            class:chosen={r.id === chosenId}
+            aria-pressed={r.id === chosenId}
+            onclick={() => onchoose(r.id)}
+          >
+            <span class="name"
+              >{r.name}
+              <small class="quiet">{r.stand.toLowerCase()}</small>
+              {#if r.doubtful}<span class="doubtful">doubtful</span>{/if}</span
+            >
+            <span class="figure">{amount(r.areaHa, 'area', open.system).split(' ')[0]}</span>
+            <span class="figure"
+              >{r.coverKgPerHa === null
+                ? ''
+                : figure(r.coverKgPerHa, 'massPerArea', open.system)}</span
+            >
+          </button>
+        </li>
+      {/each}
     {:else}
       <li class="none">No field is called so. Clear the box to see them all.</li>
     {/each}
@@ -115,6 +131,15 @@
     align-items: baseline;
     text-align: left;
     padding: 0.3rem 0.8rem;
+  }
+  .block {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 3.6rem 4rem;
+    gap: 0.5rem;
+    padding: 0.25rem 0.8rem;
+    background: var(--ground);
+    font-size: 13px;
+    font-weight: 700;
   }
   .heads {
     font-size: 13px;

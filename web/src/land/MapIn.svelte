@@ -35,7 +35,7 @@
   }
   async function take() {
     if (await open.step(open.api.takeMap(id, open.view!.revision, forage, file!.text))) {
-      told = `${preview!.shapes.length} fields were taken in as one change; Undo takes it back.`;
+      told = `${preview!.shapes.length} ${preview!.shapes.length === 1 ? 'field was' : 'fields were'} taken in as one change; Undo takes it back.`;
       preview = null;
       file = null;
     }

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import type { Field, LightPass } from '../api/client';
+  import type { Edit, Field, LightPass } from '../api/client';
   import { endAfter, isoOf, lastDay } from '../units/dates';
   import { thePlan } from '../plan/context';
   import { freshId } from '../plan/session.svelte';
@@ -9,6 +9,7 @@
   import DateField from '../form/DateField.svelte';
   import NumberField from '../form/NumberField.svelte';
   import ActBar from './ActBar.svelte';
+  import { blockMates, doneOn } from './block';
 
   const open = thePlan();
 
@@ -48,11 +49,17 @@
     pass = { ...$state.snapshot(pass), ...change };
     tryOut();
   }
+  const edit = (): Edit => ({ putPass: $state.snapshot(pass) });
+  /** The rest of its block, where the same is done there too. */
+  const mates = untrack(() => (changeId ? [] : blockMates(open, field, 'pass')));
+  const everywhere = doneOn(mates);
+  let whole = $state(false);
+  const edits = () => (whole ? everywhere(edit(), field) : [edit()]);
   function tryOut() {
-    void open.tryOut([{ putPass: $state.snapshot(pass) }]);
+    void open.tryOut(edits());
   }
   async function put() {
-    if (await open.edit([{ putPass: $state.snapshot(pass) }])) ondone();
+    if (await open.edit(edits())) ondone();
   }
   untrack(tryOut);
 </script>
@@ -94,4 +101,15 @@
   A pass takes little and lets light down to what grows below, also while the field is shut. The
   season says how many there are.
 </p>
-<ActBar label={before ? 'Save it' : 'Plan them'} onput={put} {ondone} />
+<ActBar
+  block={field.block}
+  {mates}
+  {whole}
+  onwhole={(on) => {
+    whole = on;
+    tryOut();
+  }}
+  label={before ? 'Save it' : 'Plan them'}
+  onput={put}
+  {ondone}
+/>

@@ -7,12 +7,19 @@
   import LieForm from './LieForm.svelte';
   import NumberField from '../form/NumberField.svelte';
   import TextField from '../form/TextField.svelte';
+  import { blocksOf } from '../words/blocks';
 
   const open = thePlan();
 
   let { draft }: { draft: Draft<Field> } = $props();
 
   const field = $derived(draft.item!);
+
+  const blocks = $derived(
+    blocksOf(open.view!.farm.fields)
+      .map((b) => b.name)
+      .filter(Boolean),
+  );
 
   const TEXTURES = [
     { id: 'SAND', name: 'Sand' },
@@ -27,6 +34,13 @@
 
 <div class="grid">
   <TextField name="field.name" value={field.name} oninput={(v) => draft.set('name', v)} />
+  <TextField
+    name="field.block"
+    value={field.block}
+    offers={blocks}
+    hint="What you call the fields it is managed with"
+    oninput={(v) => draft.set('block', v)}
+  />
   <NumberField
     name="field.areaHa"
     value={field.areaHa}

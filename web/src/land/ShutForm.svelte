@@ -1,11 +1,12 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import type { Closing, Field } from '../api/client';
+  import type { Closing, Edit, Field } from '../api/client';
   import { isoOf } from '../units/dates';
   import { thePlan } from '../plan/context';
   import { freshId } from '../plan/session.svelte';
   import DateField from '../form/DateField.svelte';
   import ActBar from './ActBar.svelte';
+  import { blockMates, doneOn } from './block';
   import { usualShutting } from './acts';
 
   const open = thePlan();
@@ -45,11 +46,17 @@
     closing = next;
     tryOut();
   }
+  const edit = (): Edit => ({ putClosing: $state.snapshot(closing) });
+  /** The rest of its block, where the same is done there too. */
+  const mates = untrack(() => (changeId ? [] : blockMates(open, field, 'shut')));
+  const everywhere = doneOn(mates);
+  let whole = $state(false);
+  const edits = () => (whole ? everywhere(edit(), field) : [edit()]);
   function tryOut() {
-    void open.tryOut([{ putClosing: $state.snapshot(closing) }]);
+    void open.tryOut(edits());
   }
   async function put() {
-    if (await open.edit([{ putClosing: $state.snapshot(closing) }])) ondone();
+    if (await open.edit(edits())) ondone();
   }
   const eaters = $derived(open.view!.farm.groups);
   function eats(id: string, may: boolean) {
@@ -99,4 +106,15 @@
   Nothing grazes it while it is shut; what stands is then eaten in strips. The herd leans on the
   other fields meanwhile, and that is counted.
 </p>
-<ActBar label={before ? 'Save it' : 'Shut it'} onput={put} {ondone} />
+<ActBar
+  block={field.block}
+  {mates}
+  {whole}
+  onwhole={(on) => {
+    whole = on;
+    tryOut();
+  }}
+  label={before ? 'Save it' : 'Shut it'}
+  onput={put}
+  {ondone}
+/>

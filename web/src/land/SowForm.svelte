@@ -10,6 +10,7 @@
   import DateField from '../form/DateField.svelte';
   import NumberField from '../form/NumberField.svelte';
   import ActBar from './ActBar.svelte';
+  import { blockMates, doneOn } from './block';
 
   const open = thePlan();
 
@@ -103,11 +104,16 @@
       },
     };
   }
+  /** The rest of its block, where the same is done there too. */
+  const mates = untrack(() => (changeId ? [] : blockMates(open, field, 'sow')));
+  const everywhere = doneOn(mates);
+  let whole = $state(false);
+  const edits = () => (whole ? everywhere(edit(), field) : [edit()]);
   function tryOut() {
-    open.tryOut([edit()]);
+    void open.tryOut(edits());
   }
   async function sow() {
-    if (await open.edit([edit()])) ondone();
+    if (await open.edit(edits())) ondone();
   }
   untrack(tryOut);
 </script>
@@ -193,4 +199,15 @@
   product's defaults for the climate. Burn-down: the product's label and your adviser say what may
   be used and when stock may return.
 </p>
-<ActBar label={before ? 'Save it' : 'Sow it'} onput={sow} {ondone} />
+<ActBar
+  block={field.block}
+  {mates}
+  {whole}
+  onwhole={(on) => {
+    whole = on;
+    tryOut();
+  }}
+  label={before ? 'Save it' : 'Sow it'}
+  onput={sow}
+  {ondone}
+/>

@@ -39,6 +39,7 @@ export function usualField(id: string, name: string, forageId: string, areaHa: n
     },
     outline: null,
     paddocks: null,
+    block: '',
     heights: null,
   };
 }

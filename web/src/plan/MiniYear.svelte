@@ -2,8 +2,7 @@
   import ChevronDown from '@lucide/svelte/icons/chevron-down';
   import ChevronUp from '@lucide/svelte/icons/chevron-up';
   import { thePlan } from './context';
-  import { amount } from '../units/units';
-  import { storeGaps, verdict } from '../words/year';
+  import { effectWords, verdict } from '../words/year';
   import Ruler from '../ruler/Ruler.svelte';
   import { rulerScale } from '../ruler/scale';
   import Shelves from '../ruler/Shelves.svelte';
@@ -21,7 +20,6 @@
   const year = $derived(open.year);
   const scale = $derived(rulerScale(width, year.days, width < 700 ? 92 : 184));
   const said = $derived(verdict(year, open.system));
-  const bareDays = (y: typeof year) => storeGaps(y).reduce((n, g) => n + g.shortDays, 0);
 </script>
 
 <section aria-label="The year">
@@ -29,13 +27,7 @@
     <div class="said" aria-live="polite">
       <strong data-testid="verdict">{said.headline}</strong>
       {#if open.trial}
-        <span data-testid="effect"
-          >Bare days {bareDays(open.view!.year)} now, {bareDays(open.trial)} with this; bare {amount(
-            open.view!.year.total.bareKg,
-            'bulk',
-            open.system,
-          )} now, {amount(open.trial.total.bareKg, 'bulk', open.system)} with this.</span
-        >
+        <span data-testid="effect">{effectWords(open.view!.year, open.trial, open.system)}</span>
       {:else}
         <span class="quiet">{said.detail}</span>
       {/if}

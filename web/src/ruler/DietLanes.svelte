@@ -99,7 +99,7 @@
   <rect
     x={scale.left}
     y="1"
-    width={width - scale.left - scale.right}
+    width={scale.width - scale.left - scale.right}
     height={LANE - 3}
     fill="#fff"
     stroke="#c5d0e0"

@@ -183,7 +183,7 @@
     <rect
       x={scale.left}
       y="4"
-      width={width - scale.left - scale.right}
+      width={scale.width - scale.left - scale.right}
       height={HEADS - 4}
       fill="#fff"
     />
@@ -213,7 +213,7 @@
     <rect
       x={scale.left}
       y="4"
-      width={width - scale.left - scale.right}
+      width={scale.width - scale.left - scale.right}
       height={DEMAND - 4}
       fill="#fff"
     />

@@ -11,6 +11,7 @@
   let {
     field,
     stand,
+    dead = false,
     result,
     year,
     plan,
@@ -25,6 +26,8 @@
   }: {
     field: Field;
     stand: string;
+    /** What stands is residue: nothing of it grows. */
+    dead?: boolean;
     result: FieldYear;
     year: YearView;
     /** As it is stored, or as it is being moved. */
@@ -148,8 +151,12 @@
 
   /** The same one for a mark as long as it is there: it is being dragged while its day changes. */
   const handles: Record<string, Attachment<SVGElement>> = {};
-  function handle(id: string, edge: 'from' | 'to' | 'whole'): Attachment<SVGElement> {
-    const key = `${id} ${edge}`;
+  function handle(
+    id: string,
+    edge: 'from' | 'to' | 'whole',
+    part: 'grip' | 'mark' = 'mark',
+  ): Attachment<SVGElement> {
+    const key = `${id} ${edge} ${part}`;
     const made =
       handles[key] ??
       dayDrag(() => {
@@ -196,7 +203,7 @@
     fill="#ffffff"
   />
   <g clip-path={scale.clip}>
-    <path d={cover} fill="#a9d3a9" />
+    <path d={cover} fill={dead ? 'url(#t-standing)' : '#a9d3a9'} />
     {#each sown as s (s.id)}
       <path d={s.cover} fill="#4c9a4f" fill-opacity="0.75" />
       {#if s.ready >= 0}
@@ -286,6 +293,16 @@
               class="handle"
               {@attach handle(m.id, edge)}
             />
+            <!-- what a finger takes: as wide as fingers are, seen by nobody -->
+            <rect
+              aria-hidden="true"
+              x={scale.x(day) - 22}
+              y="0"
+              width="44"
+              height={HEIGHT}
+              class="grip"
+              {@attach handle(m.id, edge, 'grip')}
+            />
           {/if}
         {/each}
       {/if}
@@ -345,6 +362,16 @@
   .handle {
     cursor: ew-resize;
     touch-action: none;
+  }
+  .grip {
+    display: none;
+    fill: transparent;
+    touch-action: none;
+  }
+  @media (pointer: coarse) {
+    .grip {
+      display: block;
+    }
   }
   .body {
     fill: transparent;

@@ -96,7 +96,7 @@
         <rect
           x={scale.left}
           y="2"
-          width={width - scale.left - scale.right}
+          width={scale.width - scale.left - scale.right}
           height={LANE - 5}
           fill="#fff"
           stroke="#c5d0e0"

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import NumberField from '../form/NumberField.svelte';
   import { thePlan } from '../plan/context';
   import MiniYear from '../plan/MiniYear.svelte';
   import MonthTable from './MonthTable.svelte';
@@ -9,7 +8,8 @@
 
   const open = thePlan();
 
-  let seed = $state(4);
+  /** So many are told apart by their number. */
+  const MOST_YEARS = 1_000_000;
   const options = $derived(
     seasonOptions(open.view!.plan, open.records, open.season).filter(
       (o) => !o.key.startsWith('scenario') && !o.key.startsWith('recorded'),
@@ -33,15 +33,11 @@
           onclick={() => open.look(o.key)}>{o.name}</button
         >
       {/each}
-      <div class="seed">
-        <NumberField
-          label="Simulated year number"
-          quantity="count"
-          value={seed}
-          onchange={(v) => v !== null && (seed = Math.max(0, Math.min(999999, Math.round(v))))}
-        />
-        <button class="btn plain" onclick={() => open.look(`seed:${seed}`)}>Look at it</button>
-      </div>
+      <button
+        class="btn plain"
+        onclick={() => open.look(`seed:${Math.floor(Math.random() * MOST_YEARS)}`)}
+        >Another simulated year</button
+      >
     </div>
     <MonthTable year={open.year} />
     <p class="quiet">
@@ -72,11 +68,6 @@
   .choices [aria-pressed='true'] {
     background: var(--cobalt);
     color: #ffffff;
-  }
-  .seed {
-    display: flex;
-    gap: 0.5rem;
-    align-items: end;
   }
   .quiet {
     margin-top: 0.6rem;

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Lot, Origin, UnitSize } from '../api/client';
   import { thePlan } from '../plan/context';
-  import { amount, rounded, toSi, unitOf } from '../units/units';
+  import { amount, rounded, toSi, unitOf, lengthsIn } from '../units/units';
   import Choice from '../form/Choice.svelte';
   import DateField from '../form/DateField.svelte';
   import MonthDayField from '../form/MonthDayField.svelte';
@@ -133,7 +133,7 @@
       value={size.packageId ?? ''}
       options={[
         { id: '', name: 'not said' },
-        ...catalogue.packages.map((p) => ({ id: p.id, name: p.name })),
+        ...catalogue.packages.map((p) => ({ id: p.id, name: lengthsIn(p.name, open.system) })),
       ]}
       onchange={like}
     />

@@ -116,7 +116,7 @@
             {:else if shown === 'year'}<HaySum lotId={lot.id} />
             {:else if shown === 'worth'}<LotTests {lot} />
             {:else if shown === 'records'}<StoreRecords {lot} />
-            {:else}<LotCost lotId={lot.id} />{/if}
+            {:else}<LotCost lotId={lot.id} /><Costs />{/if}
           {/snippet}
         </Tabs>
         {#if draft.changed || shownSide === 'lot'}
@@ -132,6 +132,5 @@
     {:else}
       <p class="panel form">Nothing put by yet. Add a lot to see how long it lasts.</p>
     {/if}
-    <Costs />
   </div>
 </div>

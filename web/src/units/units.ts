@@ -230,3 +230,15 @@ export function quantityOf(field: string): Quantity {
   if (/(head|units|Days|months|paddocks)$/.test(field)) return 'count';
   return 'plain';
 }
+
+const M_PER_FT = 0.3048;
+
+/** A text of the tables that names lengths in metres, in feet where the farm measures so. */
+export function lengthsIn(text: string, system: System): string {
+  if (system === 'METRIC') return text;
+  const feet = (m: string) => String(Math.round((Number(m) / M_PER_FT) * 2) / 2);
+  return text.replace(
+    /((?:\d+(?:\.\d+)? x )*\d+(?:\.\d+)?) m\b/g,
+    (_, sizes: string) => `${sizes.split(' x ').map(feet).join(' x ')} ft`,
+  );
+}

@@ -1,6 +1,7 @@
 /** A step of the order of feeds in few words. */
 import type { FeedStep, PlanView } from '../api/client';
 import { amount, type System } from '../units/units';
+import { wholeBlocks } from './blocks';
 
 const BOUND = { AT_LEAST: 'at least', EXACTLY: '', AT_MOST: 'at most' } as const;
 
@@ -17,7 +18,9 @@ export function stepText(
   const all = names.length === 0 || names.length === from.length;
   let what: string;
   if (step.kind === 'GRAZE') {
+    const blocks = wholeBlocks(farm.fields, step.sourceIds);
     if (all) what = 'Graze every field';
+    else if (blocks && names.length > 1) what = `Graze ${blocks.join(' and ')}`;
     else if (names.length <= 2) what = `Graze ${names.join(' and ')}`;
     else what = `Graze ${names.length} fields`;
   } else if (all) what = 'The whole store';

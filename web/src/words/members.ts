@@ -15,6 +15,7 @@ const STATED_NAMES: Record<StatedName, string> = {
   'field.residualKgPerHa': 'Leave at (residual)',
   'field.turnInKgPerHa': 'Turn in at',
   'field.paddocks': 'Paddocks inside',
+  'field.block': 'Block',
   'heights.enterCm': 'Come in at',
   'heights.leaveCm': 'Leave at',
   'heights.againCm': 'Back again at',

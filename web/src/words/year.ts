@@ -64,6 +64,16 @@ export function verdict(year: YearView, system: System): Verdict {
   };
 }
 
+/** What an edit that is tried out does to the days and tons that are bare. */
+export function effectWords(stored: YearView, tried: YearView, system: System): string {
+  const bareDays = (y: YearView) => storeGaps(y).reduce((n, g) => n + g.shortDays, 0);
+  const bare = (y: YearView) => amount(y.total.bareKg, 'bulk', system);
+  return (
+    `Bare days ${bareDays(stored)} now, ${bareDays(tried)} with this; ` +
+    `bare ${bare(stored)} now, ${bare(tried)} with this.`
+  );
+}
+
 /** The first group of which the figures say that it would not live. */
 function wouldNotLive(year: YearView) {
   return (year.groups ?? [])
@@ -264,7 +274,36 @@ export function unitsLeft(lots: LotYear[], day: number): string {
   return [...by].map(([unit, n]) => `${n.toLocaleString('en-US')} ${plural(unit, n)}`).join(', ');
 }
 
-/** "beef/first_calf_heifer" as "beef, first calf heifer". */
+/** What a keeper calls a class of stock, what it is kept for after it where the word alone would not do. */
+const KINDS: Record<string, string> = {
+  'beef/cow': 'Cows, beef',
+  'beef/first_calf_heifer': 'First-calf heifers',
+  'beef/replacement_heifer': 'Replacement heifers',
+  'beef/steer': 'Steers and stockers',
+  'beef/calf': 'Calves, beef',
+  'beef/bull': 'Bulls',
+  'dairy/cow': 'Cows, dairy',
+  'dairy/heifer': 'Heifers, dairy',
+  'sheep/ewe': 'Ewes',
+  'sheep/lamb': 'Lambs',
+  'sheep/ram': 'Rams',
+  'goat/doe': 'Does',
+  'goat/kid': 'Kids',
+  'goat/buck': 'Bucks',
+  'horse/adult': 'Horses and ponies',
+  'horse/mare': 'Mares in foal or milk',
+  'bison/cow': 'Cows, bison',
+  'bison/young': 'Young bison',
+};
+
+/** "beef/first_calf_heifer" as "First-calf heifers". */
 export function kindName(id: string): string {
-  return id.replace('/', ', ').replace(/_/g, ' ');
+  return KINDS[id] ?? id.replace('/', ', ').replace(/_/g, ' ');
+}
+
+/** The classes as they are offered: what most keep first. */
+export function inKeepersOrder<T extends { id: string }>(kinds: T[]): T[] {
+  const order = Object.keys(KINDS);
+  const at = (k: T) => (order.includes(k.id) ? order.indexOf(k.id) : order.length);
+  return [...kinds].sort((a, b) => at(a) - at(b));
 }

@@ -37,11 +37,8 @@
 
   let pointed = $state<number | null>(null);
   let row: HTMLElement;
-  const stand = $derived(
-    (open.forages.find((f) => f.id === field.stand.forageId)?.name ?? '')
-      .split(' (')[0]
-      .toLowerCase(),
-  );
+  const forage = $derived(open.forages.find((f) => f.id === field.stand.forageId));
+  const stand = $derived((forage?.name ?? '').split(' (')[0].toLowerCase());
   const offers = $derived(actOffers(open, field));
 
   function point(e: MouseEvent) {
@@ -68,6 +65,7 @@
       <Lane
         {field}
         {stand}
+        dead={forage?.cropResidue ?? false}
         {result}
         {year}
         {plan}

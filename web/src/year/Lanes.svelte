@@ -1,9 +1,13 @@
 <script lang="ts">
+  import ChevronDown from '@lucide/svelte/icons/chevron-down';
+  import ChevronRight from '@lucide/svelte/icons/chevron-right';
   import type { Edit, Field, YearView } from '../api/client';
   import type { Act } from '../land/acts';
   import { thePlan } from '../plan/context';
   import { withEdit } from '../plan/planned';
   import type { RulerScale } from '../ruler/scale';
+  import { amount } from '../units/units';
+  import { blocksOf } from '../words/blocks';
   import FieldLane from './FieldLane.svelte';
 
   const open = thePlan();
@@ -30,7 +34,7 @@
   const words = $derived(find.trim().toLowerCase());
   const lanes = $derived(
     open
-      .view!.farm.fields.filter((f) => f.name.toLowerCase().includes(words))
+      .view!.farm.fields.filter((f) => `${f.name} ${f.block}`.toLowerCase().includes(words))
       .flatMap((field) => {
         const result = year.fields.find((f) => f.id === field.id);
         return result ? [{ field, result }] : [];
@@ -44,6 +48,17 @@
         : l.result.grazedKg.reduce((n, kg) => n + (kg > 0 ? 1 : 0), 0);
     return [...lanes].sort((a, b) => value(b) - value(a));
   });
+  const blocks = $derived(
+    blocksOf(lanes.map((l) => ({ id: l.field.id, block: l.field.block, lane: l }))),
+  );
+  /** By block as they are listed; sorted otherwise, all together. */
+  const groups = $derived(
+    order === 'stated'
+      ? blocks.map((b) => ({ name: b.name, lanes: b.fields.map((f) => f.lane) }))
+      : [{ name: '', lanes: sorted }],
+  );
+  /** Blocks of which only the name is shown. */
+  let folded = $state<string[]>([]);
   const farmMostKgPerHa = $derived(
     Math.max(1, ...year.fields.map((f) => Math.max(...f.coverKgPerHa))),
   );
@@ -72,7 +87,7 @@
     <input
       class="input"
       type="search"
-      placeholder="Find a field"
+      placeholder="Find a field or a block"
       aria-label="Find a field"
       bind:value={find}
     />
@@ -85,23 +100,62 @@
     </select></label
   >
 </div>
-{#each sorted as { field, result } (field.id)}
-  <FieldLane
-    {field}
-    {result}
-    {year}
-    {plan}
-    {scale}
-    {farmMostKgPerHa}
-    {at}
-    onact={(act, on) => onact(field, act, on)}
-    onshift={shift}
-    onsettle={settle}
-    onback={back}
-  />
+{#each groups as group (group.name)}
+  {#if blocks.length > 1 && order === 'stated'}
+    <h3>
+      <button
+        aria-expanded={!folded.includes(group.name)}
+        onclick={() =>
+          (folded = folded.includes(group.name)
+            ? folded.filter((n) => n !== group.name)
+            : [...folded, group.name])}
+      >
+        {#if folded.includes(group.name)}<ChevronRight
+            size={16}
+            aria-hidden="true"
+          />{:else}<ChevronDown size={16} aria-hidden="true" />{/if}{group.name || 'of no block'}
+        <span class="quiet"
+          >{group.lanes.length}
+          {group.lanes.length === 1 ? 'field' : 'fields'}, {amount(
+            group.lanes.reduce((ha, l) => ha + l.field.areaHa - (l.field.deductedHa ?? 0), 0),
+            'area',
+            open.system,
+          )}</span
+        >
+      </button>
+    </h3>
+  {/if}
+  {#each folded.includes(group.name) && order === 'stated' ? [] : group.lanes as { field, result } (field.id)}
+    <FieldLane
+      {field}
+      {result}
+      {year}
+      {plan}
+      {scale}
+      {farmMostKgPerHa}
+      {at}
+      onact={(act, on) => onact(field, act, on)}
+      onshift={shift}
+      onsettle={settle}
+      onback={back}
+    />
+  {/each}
 {/each}
 
 <style>
+  h3 button {
+    display: flex;
+    gap: 0.4rem;
+    align-items: center;
+    padding: 0.15rem 14px;
+    min-height: 1.9rem;
+    font-size: 13px;
+    font-weight: 700;
+    cursor: pointer;
+  }
+  h3 .quiet {
+    font-weight: 400;
+  }
   .head {
     display: flex;
     flex-wrap: wrap;

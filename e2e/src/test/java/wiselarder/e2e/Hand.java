@@ -1,8 +1,14 @@
 package wiselarder.e2e;
 
+import com.google.gson.JsonArray;
+import com.google.gson.JsonObject;
+import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.regex.Pattern;
 
@@ -47,6 +53,25 @@ enum Hand {
       reach(select);
       select.page().keyboard().type(option);
     }
+  },
+
+  /** A finger on a screen that knows touch. */
+  TOUCH {
+    @Override
+    void press(Locator target) {
+      target.tap();
+    }
+
+    @Override
+    void type(Locator input, String text) {
+      input.tap();
+      input.fill(text);
+    }
+
+    @Override
+    void choose(Locator select, String option) {
+      MOUSE.choose(select, option);
+    }
   };
 
   /** More stops than any screen has. */
@@ -88,8 +113,8 @@ enum Hand {
     Locator item =
         page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(exact(name))).first();
     item.waitFor();
-    if (this == MOUSE) {
-      item.click();
+    if (this != KEYBOARD) {
+      press(item);
       return;
     }
     for (int i = 0; i < MOST_STOPS; i++) {
@@ -106,14 +131,73 @@ enum Hand {
   void side(Page page, String name) {
     Locator tab =
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(name).setExact(true));
-    if (this == MOUSE) {
-      tab.click();
+    if (this != KEYBOARD) {
+      press(tab);
       return;
     }
     reach(page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setSelected(true)));
     for (int i = 0; i < MOST_STOPS && !"true".equals(tab.getAttribute("aria-selected")); i++) {
       page.keyboard().press("ArrowRight");
     }
+  }
+
+  /** Writes a date as the browser asks for it: month, day, year. */
+  void date(Locator input, LocalDate day) {
+    if (this != KEYBOARD) {
+      input.fill(day.toString());
+      return;
+    }
+    reach(input);
+    input.page().keyboard().type(day.format(DateTimeFormatter.ofPattern("MMddyyyy")));
+    input.page().keyboard().press("Tab");
+  }
+
+  /**
+   * Moves a mark of a lane by some weeks: by its keys, or along the lane, of which the days of a
+   * year take what the names leave.
+   */
+  void move(Locator mark, int weeks) {
+    if (this == KEYBOARD) {
+      reach(mark);
+      for (int i = 0; i < Math.abs(weeks); i++) {
+        mark.page().keyboard().press(weeks < 0 ? "PageDown" : "PageUp");
+      }
+      return;
+    }
+    mark.scrollIntoViewIfNeeded();
+    double lane = mark.locator("xpath=ancestor::*[local-name()='svg']").boundingBox().width - 194;
+    BoundingBox box = mark.boundingBox();
+    double x = box.x + box.width / 2;
+    double y = box.y + box.height / 2;
+    double by = weeks * 7 * lane / 366;
+    if (this == MOUSE) {
+      mark.page().mouse().move(x, y);
+      mark.page().mouse().down();
+      mark.page().mouse().move(x + by / 2, y);
+      mark.page().mouse().move(x + by, y);
+      mark.page().mouse().up();
+      return;
+    }
+    CDPSession session = mark.page().context().newCDPSession(mark.page());
+    touch(session, "touchStart", x, y);
+    touch(session, "touchMove", x + by / 2, y);
+    touch(session, "touchMove", x + by, y);
+    touch(session, "touchEnd", 0, 0);
+    session.detach();
+  }
+
+  private static void touch(CDPSession session, String type, double x, double y) {
+    JsonArray points = new JsonArray();
+    if (!type.equals("touchEnd")) {
+      JsonObject point = new JsonObject();
+      point.addProperty("x", x);
+      point.addProperty("y", y);
+      points.add(point);
+    }
+    JsonObject event = new JsonObject();
+    event.addProperty("type", type);
+    event.add("touchPoints", points);
+    session.send("Input.dispatchTouchEvent", event);
   }
 
   /** Begins something on the field that is chosen on Land. */

@@ -123,6 +123,20 @@ final class Product implements AutoCloseable {
     return patient(browser.newContext(options(width, height).setStorageState(visitorState)));
   }
 
+  /** As {@link #visitorPage}, on a screen that is touched. */
+  Page touchedPage(int width, int height) {
+    visitorPage(width, height).context().close();
+    return patient(
+        browser.newContext(options(width, height).setStorageState(visitorState).setHasTouch(true)));
+  }
+
+  /** Has each plan's first revision be older by some days. */
+  void age(int days) {
+    sql(
+        "update plan_revision set made_at = made_at - interval '%d days' where number = 1"
+            .formatted(days));
+  }
+
   /** A busy machine may be slow; what never comes is still told. */
   private Page patient(BrowserContext context) {
     PlaywrightAssertions.setDefaultAssertionTimeout(LONGEST_WAIT_MS);

@@ -74,7 +74,7 @@ class WholeWayTest {
   }
 
   @ParameterizedTest
-  @EnumSource
+  @EnumSource(names = {"MOUSE", "KEYBOARD"})
   void fromFirstStartToAFarmOfAFile(Hand hand) {
     Page ann = browser();
     ann.navigate(product.url());

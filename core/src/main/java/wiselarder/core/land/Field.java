@@ -22,6 +22,8 @@ import wiselarder.core.quantity.Stated;
  *     ask for
  * @param heights heights by which it is grazed, or null for the forage's own; the covers above win
  *     over them
+ * @param block what the keeper calls the fields it is managed with ("home", a rotation); empty for
+ *     none
  */
 public record Field(
     String id,
@@ -39,7 +41,8 @@ public record Field(
     Lie lie,
     Outline outline,
     Integer paddocks,
-    Heights heights) {
+    Heights heights,
+    String block) {
   public static final Stated.Figure UTILIZATION =
       Stated.number("field.utilization", 0.05, 0.95).orNone();
   public static final Stated.Figure RESIDUAL_KG_PER_HA =
@@ -51,6 +54,7 @@ public record Field(
       Stated.number("field.deductedHa", 0, 5000).orNone();
   public static final Stated.Figure PADDOCKS = Stated.whole("field.paddocks", 1, 200).orNone();
   public static final Stated.Text NAME = Stated.text("field.name", 60);
+  public static final Stated.Text BLOCK = Stated.note("field.block", 40);
   public static final Stated.Text NOTE = Stated.note("field.note", 4000);
 
   /** How stock are kept on a field. */
@@ -73,6 +77,45 @@ public record Field(
     DEDUCTED_HA.check(deductedHa, 0, areaHa * MOST_DEDUCTED);
     lie = lie == null ? Lie.unsaid() : lie;
     PADDOCKS.check(paddocks);
+    block = BLOCK.check(block);
+  }
+
+  /** A field of no block. */
+  public Field(
+      String id,
+      String name,
+      double areaHa,
+      Stand stand,
+      Grazing grazing,
+      Double utilization,
+      Double residualKgPerHa,
+      Double turnInKgPerHa,
+      boolean hayable,
+      String note,
+      Soil soil,
+      Double deductedHa,
+      Lie lie,
+      Outline outline,
+      Integer paddocks,
+      Heights heights) {
+    this(
+        id,
+        name,
+        areaHa,
+        stand,
+        grazing,
+        utilization,
+        residualKgPerHa,
+        turnInKgPerHa,
+        hayable,
+        note,
+        soil,
+        deductedHa,
+        lie,
+        outline,
+        paddocks,
+        heights,
+        "");
   }
 
   /** A field with nothing taken off its area, of which nothing else is said. */
@@ -158,7 +201,8 @@ public record Field(
         lie,
         outline,
         pieces,
-        by);
+        by,
+        block);
   }
 
   /** The same field with another shape, measured: its area and what is off follow. */
@@ -181,7 +225,8 @@ public record Field(
         lie,
         shape,
         paddocks,
-        heights);
+        heights,
+        block);
   }
 
   /** The same field where a group is gone that alone might graze here. */
@@ -218,7 +263,8 @@ public record Field(
         left,
         outline,
         paddocks,
-        heights);
+        heights,
+        block);
   }
 
   /** A field of which more is taken off is no field. */

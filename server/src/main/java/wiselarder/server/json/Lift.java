@@ -24,11 +24,12 @@ import wiselarder.core.records.LotTested;
  * <tr><td>5 to 6<td>what was fed, counted, seen and tested left the plan and became records
  * <tr><td>6 to 7<td>the most that a step gives became a portion; paddocks, heights: none where
  *     missing
+ * <tr><td>7 to 8<td>blocks of fields: none where missing
  * </table>
  */
 public final class Lift {
   /** The version that is written. */
-  public static final int PRESENT = 7;
+  public static final int PRESENT = 8;
 
   private static final JsonNode NONE = Json.MAPPER.createArrayNode();
 

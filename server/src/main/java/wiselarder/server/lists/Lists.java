@@ -203,6 +203,7 @@ public final class Lists {
             CsvColumn.of("id", CsvColumn.Kind.TEXT, "id"),
             CsvColumn.of("name", CsvColumn.Kind.TEXT, "name"),
             CsvColumn.number("area", Field.AREA_HA),
+            CsvColumn.of("block", CsvColumn.Kind.TEXT, "block"),
             CsvColumn.choice("stand", "stand.forageId", forages),
             CsvColumn.number("yearly_growth", Stand.YIELD_KG_PER_HA),
             CsvColumn.number("cover_on_first_day", Stand.OPENING_COVER_KG_PER_HA),
@@ -222,7 +223,7 @@ public final class Lists {
         """
         {"id": null, "name": null, "areaHa": null, "grazing": "ROTATIONAL", "utilization": null,
          "residualKgPerHa": null, "turnInKgPerHa": null, "hayable": false, "note": "",
-         "stand": {"forageId": null, "yieldKgPerHa": null, "monthlyKgPerHaDay": null,
+         "block": "", "stand": {"forageId": null, "yieldKgPerHa": null, "monthlyKgPerHaDay": null,
           "openingCoverKgPerHa": null, "openingDeadShare": 0.1, "fromInclusive": null,
           "toExclusive": null}}""",
         Field::id,

@@ -41,7 +41,7 @@ class FarmFileTest {
 
   /** Every version that was ever written says the same of the same farm. */
   @ParameterizedTest
-  @ValueSource(ints = {1, 2, 3, 4, 5, 6})
+  @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7})
   void aFileOfEveryOlderVersionIsStillRead(int version) {
     FarmFile.Content old =
         FarmFile.read(Path.of("src/test/resources/files/version-%d.json".formatted(version)));
@@ -89,8 +89,8 @@ class FarmFileTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "\"version\": 7 | \"version\": 8 | file_version {version=8, newest=7}",
-        "\"version\": 7 | \"version\": \"two\" | file_version {version=-1, newest=7}",
+        "\"version\": 8 | \"version\": 9 | file_version {version=9, newest=8}",
+        "\"version\": 8 | \"version\": \"two\" | file_version {version=-1, newest=8}",
         "wise-larder-farm | other | foreign_file {format=wise-larder-farm}",
         "\"areaHa\": 2.4 | \"areaHa\": -2 | plans[0].farm.fields[0]: field.areaHa: out_of_range {value=-2.0, min=0.01, max=5000.0}",
         "\"head\": 9 | \"tail\": 1, \"head\": 9 | unknown_name {name=tail, known=",

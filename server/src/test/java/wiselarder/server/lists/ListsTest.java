@@ -71,7 +71,7 @@ class ListsTest {
   @Test
   void columnsAreInTheFarmsUnitsAndReadInEither() {
     assertThat(write(Lists.Kind.FIELDS, DEMO))
-        .startsWith("id,name,area_ac,stand,yearly_growth_lb_per_ac,")
+        .startsWith("id,name,area_ac,block,stand,yearly_growth_lb_per_ac,")
         .contains("\"Saddle\"".replace("\"", ""));
     Lists.Read imperial = read(Lists.Kind.FIELDS, "name,area_ac\nSaddle,10\n", DEMO);
     Lists.Read metric = read(Lists.Kind.FIELDS, "name,area_ha\nSaddle,4.0468564224\n", DEMO);

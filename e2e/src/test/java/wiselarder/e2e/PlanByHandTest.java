@@ -1,0 +1,143 @@
+package wiselarder.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.time.LocalDate;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/**
+ * A plan made by somebody who read no manual: find the gap, shut a field, move the day until the
+ * gap is smallest, feed silage for a month, take it back, look at last week's plan beside it.
+ */
+class PlanByHandTest {
+  private static Product product;
+
+  @BeforeAll
+  static void start() {
+    product = Product.fresh("e2e_by_hand");
+  }
+
+  @AfterAll
+  static void stop() {
+    product.close();
+  }
+
+  @ParameterizedTest
+  @EnumSource
+  void fromTheGapToLastWeeksPlanBesideIt(Hand hand) {
+    product.resetDemo();
+    product.age(8);
+    Page page =
+        hand == Hand.TOUCH ? product.touchedPage(820, 1180) : product.visitorPage(1280, 800);
+    page.navigate(product.demo());
+    int asItWas = bareDays(page);
+    assertThat(asItWas).isEqualTo(27);
+
+    hand.link(page, "Gaps");
+    assertThat(page.getByTestId("gaps")).containsText("Store gap, 20 February to 17 March");
+
+    aFieldIsShutFromItsLane(hand, page);
+    int smallest = movedUntilTheGapIsSmallest(hand, page);
+    assertThat(smallest).isLessThan(asItWas);
+
+    silageIsFedForAMonth(hand, page);
+    hand.button(page, "Undo");
+    hand.link(page, "Store");
+    hand.button(page, "Clamp");
+    hand.side(page, "Loss and cost");
+    assertThat(page.getByTestId("lot-loss")).not().containsText("6,448 kg");
+
+    hand.link(page, "Year");
+    hand.choose(Hand.input(page, "Beside it"), "as it stood a week ago");
+    assertThat(page.getByTestId("beside")).containsText("this plan as it stood a week ago");
+    assertThat(page.getByTestId("beside"))
+        .containsText("%d days fewer bare than there".formatted(asItWas - smallest));
+    assertThat(AccessTest.violations(page)).isEmpty();
+    page.context().close();
+  }
+
+  private static void aFieldIsShutFromItsLane(Hand hand, Page page) {
+    hand.link(page, "Year");
+    hand.button(page, "Church Field: do something here");
+    hand.item(page, "Shut it for later");
+    // its effect is there before anything is saved
+    assertThat(page.getByTestId("act-effect")).containsText("bare");
+    hand.button(page, "Shut it");
+    assertThat(page.getByTestId("planned")).containsText("Shut Church Field from");
+    assertThat(page.getByTestId("act-effect")).hasCount(0);
+  }
+
+  /** A week later as long as that harms nothing. */
+  private static int movedUntilTheGapIsSmallest(Hand hand, Page page) {
+    Locator from =
+        page.getByRole(
+            AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Church Field, shut from"));
+    int smallest = bareDays(page);
+    for (int week = 0; week < 6; week++) {
+      String before = from.getAttribute("aria-valuetext");
+      hand.move(from, 1);
+      assertThat(from).not().hasAttribute("aria-valuetext", before);
+      String now = from.getAttribute("aria-valuetext");
+      assertThat(page.getByTestId("planned")).containsText("Shut Church Field from " + now);
+      int bare = bareDays(page);
+      if (bare > smallest) {
+        hand.button(page, "Undo");
+        assertThat(from).hasAttribute("aria-valuetext", before);
+        break;
+      }
+      smallest = bare;
+    }
+    assertThat(bareDays(page)).isEqualTo(smallest);
+    return smallest;
+  }
+
+  private static void silageIsFedForAMonth(Hand hand, Page page) {
+    hand.button(page, "lb, acres");
+    hand.link(page, "Store");
+    hand.button(page, "Add lot");
+    hand.type(Hand.input(page, "Name"), "Clamp");
+    hand.type(Hand.input(page, "One unit is a"), "tonne");
+    hand.type(Hand.input(page, "Weight of one, as fed"), "1000");
+    hand.type(Hand.input(page, "Dry matter"), "30");
+    hand.choose(Hand.input(page, "Feed"), "Grass silage, wilted");
+    hand.button(page, "Save lot");
+    assertThat(page.getByText("Save lot")).hasCount(0);
+
+    hand.link(page, "Herd");
+    hand.side(page, "Order of feeds");
+    hand.button(page, "Add stored feed");
+    Locator step = page.getByTestId("step");
+    hand.date(step.getByLabel("From", EXACTLY), LocalDate.of(2028, 1, 1));
+    hand.date(step.getByLabel("To, last day", EXACTLY), LocalDate.of(2028, 1, 31));
+    hand.choose(step.getByLabel("How much"), "Exactly");
+    hand.choose(step.getByLabel("Said as"), "Dry matter a head");
+    hand.type(step.getByLabel(Pattern.compile("^Dry matter, kg")), "4");
+    hand.press(step.getByLabel("Clamp"));
+    hand.button(page, "Save group");
+    assertThat(page.getByText("Saved.")).isVisible();
+
+    // 52 cows, 31 days, 4 kg
+    hand.link(page, "Store");
+    hand.button(page, "Clamp");
+    hand.side(page, "Loss and cost");
+    assertThat(page.getByTestId("lot-loss")).containsText("6,448 kg");
+  }
+
+  private static final Locator.GetByLabelOptions EXACTLY =
+      new Locator.GetByLabelOptions().setExact(true);
+
+  private static int bareDays(Page page) {
+    String said = page.getByTestId("verdict-detail").textContent();
+    Matcher days = Pattern.compile("(\\d+) days? bare").matcher(said);
+    return days.find() ? Integer.parseInt(days.group(1)) : 0;
+  }
+}
