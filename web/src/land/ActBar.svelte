@@ -44,7 +44,7 @@
   >
 {/if}
 {#if open.trial}
-  <p class="effect" role="status" data-testid="act-effect">
+  <p class="effect" aria-live="polite" data-testid="act-effect">
     {effectWords(open.view!.year, open.trial, open.system)}
   </p>
 {/if}

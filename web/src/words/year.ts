@@ -47,8 +47,12 @@ export function verdict(year: YearView, system: System): Verdict {
     };
   }
   const lost = wouldNotLive(year);
-  const said = begins(gap, year, system) + (lost ? ` ${notLive(year, lost)}` : ends(gap, year));
-  const more = storeGaps(year).length - 1;
+  const gaps = storeGaps(year);
+  const again =
+    gaps.length > 1 ? ` It falls short again from ${longDay(year.start, gaps[1].firstDay)}.` : '';
+  const said =
+    begins(gap, year, system) + (lost ? ` ${notLive(year, lost)}` : ends(gap, year) + again);
+  const sum = (of: (g: Gap) => number) => gaps.reduce((n, g) => n + of(g), 0);
   return {
     headline: said,
     welfare: lost !== null,
@@ -57,9 +61,13 @@ export function verdict(year: YearView, system: System): Verdict {
         ? 'That is a matter of welfare before it is one of cost. Find feed, send animals away or ' +
           'sell now, and ask your veterinarian and adviser. '
         : '') +
-      `${days(gap.shortDays)} bare, ${amount(gap.shortKg, 'bulk', system)} of dry matter, ` +
-      `${Math.round(gap.animalUnitDays).toLocaleString('en-US')} animal unit days.` +
-      (more > 0 ? ` And ${more} more ${more === 1 ? 'gap' : 'gaps'} in the year.` : ''),
+      `${days(sum((g) => g.shortDays))} bare${gaps.length > 1 ? ` in ${gaps.length} gaps` : ''}, ` +
+      `${amount(
+        sum((g) => g.shortKg),
+        'bulk',
+        system,
+      )} of dry matter, ` +
+      `${Math.round(sum((g) => g.animalUnitDays)).toLocaleString('en-US')} animal unit days.`,
     closed: false,
   };
 }

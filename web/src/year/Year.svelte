@@ -1,5 +1,6 @@
 <script lang="ts">
   import { onDestroy, untrack } from 'svelte';
+  import { innerWidth } from 'svelte/reactivity/window';
   import type { Field, Outlook, YearView } from '../api/client';
   import ActPanel from '../land/ActPanel.svelte';
   import type { Act, Doing } from '../land/acts';
@@ -50,6 +51,7 @@
   let beside = $state<{ name: string; year: YearView } | null>(null);
   let picture = $state<HTMLElement>()!;
   const year = $derived(open.year);
+  const narrow = $derived(innerWidth.current !== undefined && innerWidth.current < 700);
   const said = $derived(verdict(year, open.system));
   const inView = $derived(span.to > year.days ? { from: 0, to: year.days } : span);
   const scale = $derived(rulerScale(width, year.days, width < 700 ? 92 : 184, 10, inView));
@@ -200,14 +202,25 @@
 </section>
 
 <div class="views">
-  <div class="pair" role="group" aria-label="View">
-    {#each VIEWS as v (v.id)}
-      <button class="btn plain" aria-pressed={shown === v.id} onclick={() => view(v.id)}
-        >{v.name}</button
-      >
-    {/each}
-  </div>
-  <Compare {year} onbeside={(b) => (beside = b)} />
+  {#if narrow}
+    <select
+      class="select"
+      aria-label="View"
+      value={shown}
+      onchange={(e) => view(e.currentTarget.value as View)}
+    >
+      {#each VIEWS as v (v.id)}<option value={v.id}>{v.name}</option>{/each}
+    </select>
+  {:else}
+    <div class="pair" role="group" aria-label="View">
+      {#each VIEWS as v (v.id)}
+        <button class="btn plain" aria-pressed={shown === v.id} onclick={() => view(v.id)}
+          >{v.name}</button
+        >
+      {/each}
+    </div>
+    <Compare {year} onbeside={(x) => (beside = x)} />
+  {/if}
   {#if ghost && shown === 'picture'}
     <span class="quiet"
       >Dashed: fed {beside
@@ -286,6 +299,9 @@
   </div>
 {/if}
 
+{#if narrow}
+  <div class="beside"><Compare {year} onbeside={(x) => (beside = x)} /></div>
+{/if}
 <div class="below">
   <Planned />
   <Cautions {year} />
@@ -317,11 +333,21 @@
   }
   .pair {
     display: flex;
+    flex-wrap: wrap;
     gap: 0.4rem;
   }
   .pair [aria-pressed='true'] {
     background: var(--cobalt);
     color: #ffffff;
+  }
+  .views .select {
+    width: auto;
+  }
+  .beside {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem;
+    padding: 1rem 20px 0;
   }
   .windows {
     display: flex;
@@ -388,8 +414,13 @@
       border-left: 0;
       border-top: 3px solid var(--cobalt);
     }
+    .views {
+      flex-wrap: nowrap;
+      gap: 0.4rem;
+    }
     .windows button {
       min-height: 44px;
+      padding: 0.3rem 0.4rem;
     }
   }
 </style>

@@ -80,6 +80,10 @@ class AccessTest {
   @ValueSource(
       strings = {
         "",
+        "?view=cover",
+        "?view=ahead",
+        "?view=stocking",
+        "?view=ledger",
         "/land",
         "/land/draw",
         "/land?side=stand",

@@ -1,5 +1,6 @@
 package wiselarder.e2e;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Response;
 import com.microsoft.playwright.options.AriaRole;
@@ -87,12 +88,65 @@ class PaintBench {
           i -> painted(page, () -> page.mouse().move(x + 20 + 30 * (i % 5), y)));
       page.mouse().up();
       trials(page);
+      onTheRuler(page, product, "14 fields");
+      SixtyFields.into(page);
+      onTheRuler(page, product, "60 fields");
       weigh(product);
     }
   }
 
+  /**
+   * A cut dragged along its lane on Year: until the shelves have changed, and pictures a second.
+   */
+  private void onTheRuler(Page page, Product product, String farm) {
+    page.navigate(product.demo());
+    page.reload();
+    Locator cut =
+        page.getByRole(
+                AriaRole.SLIDER, new Page.GetByRoleOptions().setName(Pattern.compile("cut on$")))
+            .first();
+    cut.scrollIntoViewIfNeeded();
+    BoundingBox mark = cut.boundingBox();
+    double x = mark.x + mark.width / 2;
+    double y = mark.y + mark.height / 2;
+    page.mouse().move(x, y);
+    page.mouse().down();
+    measure(
+        "a cut dragged on its lane, " + farm,
+        i -> painted(page, SHELVES, () -> page.mouse().move(x - 20 - 15 * (i % 5), y)));
+    page.evaluate(COUNT, SHELVES);
+    for (int i = 0; i < samples * 4; i++) {
+      page.mouse().move(x - 20 - 4 * (i % 20), y);
+      page.waitForTimeout(8); // as often as a mouse tells where it is
+    }
+    System.out.printf(
+        "paint: dragged without a stop, %s: %.0f pictures a second%n",
+        farm, number(page.evaluate("() => window.pictures()")));
+    page.keyboard().press("Escape");
+    page.mouse().up();
+  }
+
+  private static final String SHELVES = "[data-testid=\"shelves\"]";
+
+  /** Counts the frames in which the picture changed, from now on. */
+  private static final String COUNT =
+      """
+      (picture) => {
+        const began = performance.now();
+        let changed = 0, dirty = false;
+        new MutationObserver(() => { dirty = true; }).observe(document.querySelector(picture),
+          {subtree: true, attributes: true, childList: true, characterData: true});
+        const frame = () => { if (dirty) changed++; dirty = false; requestAnimationFrame(frame); };
+        requestAnimationFrame(frame);
+        window.pictures = () => 1000 * changed / (performance.now() - began);
+      }""";
+
   private static double painted(Page page, Runnable edit) {
-    page.evaluate(WATCH, PICTURE);
+    return painted(page, PICTURE, edit);
+  }
+
+  private static double painted(Page page, String picture, Runnable edit) {
+    page.evaluate(WATCH, picture);
     edit.run();
     return number(page.evaluate("() => window.painted"));
   }

@@ -48,6 +48,26 @@ class PlanApiTest {
   }
 
   @Test
+  void theOutlookIsReadOffTheSameYear() {
+    JsonNode year = http.get(PLAN).json().get("year");
+    int bare = year.get("gaps").get(0).get("firstDay").asInt();
+    JsonNode outlook = http.get(PLAN + "/outlook").json();
+    assertThat(outlook.get("coverKgPerHa")).hasSize(366);
+    assertThat(outlook.get("months")).hasSize(12);
+    // of a hundred days the first bare one lies as far ahead as the gap begins
+    assertThat(outlook.get("bareInNormalDays").get(bare - 100).asInt()).isEqualTo(100);
+    assertThat(outlook.get("bareInDryDays").get(0).asInt()).isPositive().isLessThanOrEqualTo(bare);
+    assertThat(outlook.get("lastsWithStoreDays").get(0).asInt())
+        .isGreaterThan(outlook.get("lastsDays").get(0).asInt());
+    double need = year.get("total").get("needKg").asDouble();
+    double months = 0;
+    for (JsonNode m : outlook.get("months")) {
+      months += m.get("needKg").asDouble();
+    }
+    assertThat(months).isCloseTo(need, within(1.0));
+  }
+
+  @Test
   void theDemoFarmOpensWithItsYear() {
     JsonNode plan = http.get(PLAN).json();
     assertThat(plan.get("demo").asBoolean()).isTrue();
