@@ -34,7 +34,8 @@
           onclick={() => onchoose(item.id)}
         >
           <span class="name"
-            >{item.name}{#if item.doubtful}{' '}<span class="doubtful">doubtful</span>{/if}</span
+            >{item.name}
+            {#if item.doubtful}<span class="doubtful">doubtful</span>{/if}</span
           >
           <span class="figure">{item.figure}</span>
           <span class="note">{item.note}</span>

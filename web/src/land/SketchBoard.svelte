@@ -10,14 +10,17 @@
     gridLines,
     middle,
     moved,
+    onFence,
     pathOf,
     pointAt,
     roomAt,
     wrapped,
     xOf,
     yOf,
+    zoomedAt,
     type MapView,
   } from './geometry';
+  import { mapHand } from './gestures';
   import type { Sketch } from './sketch.svelte';
 
   const open = thePlan();
@@ -40,14 +43,27 @@
   const east = $derived(gridLines(view.west, view.west + width / view.scale, step));
   const north = $derived(gridLines(view.north - HEIGHT / view.scale, view.north, step));
 
+  /** Fences are shared: so near to another field's, a point falls on it. */
+  const FENCE_PX = 10;
+  const fences = $derived(others.map((f) => f.outline!.edge));
+
   function under(event: PointerEvent | MouseEvent): Point {
     const box = (event.currentTarget as Element).closest('svg')!.getBoundingClientRect();
-    return pointAt(view, event.clientX - box.left, event.clientY - box.top, snap);
+    const [x, y] = [event.clientX - box.left, event.clientY - box.top];
+    return (
+      onFence(pointAt(view, x, y, 0.1), fences, FENCE_PX / view.scale) ?? pointAt(view, x, y, snap)
+    );
   }
+  const hand = mapHand(() => ({
+    onzoom: (factor, x, y) => (looking = zoomedAt(view, factor, x, y)),
+    onpan: (right, down) => (looking = moved(view, 1, -right / view.width, down / view.height)),
+  }));
   function set(event: MouseEvent) {
     if (held === null) sketch.put(under(event));
   }
   function grab(event: PointerEvent, index: number) {
+    event.stopPropagation();
+    sketch.remember();
     (event.currentTarget as Element).setPointerCapture(event.pointerId);
     held = index;
   }
@@ -57,9 +73,10 @@
       event.key
     ];
     if (event.key === 'Delete') sketch.drop(index);
-    else if (by)
+    else if (by) {
+      sketch.remember();
       sketch.move(index, { eastM: p.eastM + by[0] * snap, northM: p.northM + by[1] * snap });
-    else return;
+    } else return;
     event.preventDefault();
   }
   export function nearField() {
@@ -77,6 +94,9 @@
     <button class="btn plain" aria-label="Further" onclick={() => (looking = moved(view, 1 / 1.4))}
       >&minus;</button
     >
+    <button class="btn plain" disabled={!sketch.mayTakeBack} onclick={() => sketch.takeBack()}
+      >Take back the last point</button
+    >
     <button class="btn plain" onclick={() => (looking = moved(view, 1, -0.25))}>West</button>
     <button class="btn plain" onclick={() => (looking = moved(view, 1, 0.25))}>East</button>
     <button class="btn plain" onclick={() => (looking = moved(view, 1, 0, 0.25))}>North</button>
@@ -92,6 +112,7 @@
       aria-label="Drawing board; corners can also be typed in the table"
       data-testid="board"
       onclick={set}
+      {@attach hand}
     >
       {#each east as m (m)}
         <line

@@ -6,6 +6,7 @@ import {
   heightOf,
   middle,
   moved,
+  onFence,
   pathOf,
   pointAt,
   roomAt,
@@ -13,6 +14,7 @@ import {
   wrapped,
   xOf,
   yOf,
+  zoomedAt,
 } from './geometry';
 
 const square = [
@@ -70,5 +72,29 @@ describe('a sketch map', () => {
     expect(whole({ edge: square.slice(0, 2), off: [] })).toBe(false);
     expect(whole({ edge: square, off: [line] })).toBe(true);
     expect(whole({ edge: square, off: [{ ...line, kind: 'POND' }] })).toBe(false);
+  });
+});
+
+describe('by hand', () => {
+  const view = { width: 100, height: 100, scale: 1, west: 0, north: 100 };
+
+  it('zooms about the point under the hand', () => {
+    const near = zoomedAt(view, 2, 30, 40);
+    expect(pointAt(near, 30, 40, 0.1)).toEqual(pointAt(view, 30, 40, 0.1));
+    expect(near.scale).toBe(2);
+    expect(zoomedAt(view, 1000, 0, 0).scale).toBe(20);
+  });
+
+  it('falls on the corner, else on the fence, of a neighbour that is near', () => {
+    const square = [
+      { eastM: 0, northM: 0 },
+      { eastM: 100, northM: 0 },
+      { eastM: 100, northM: 100 },
+      { eastM: 0, northM: 100 },
+    ];
+    expect(onFence({ eastM: 103, northM: 4 }, [square], 6)).toEqual({ eastM: 100, northM: 0 });
+    expect(onFence({ eastM: 103, northM: 50 }, [square], 6)).toEqual({ eastM: 100, northM: 50 });
+    expect(onFence({ eastM: 110, northM: 50 }, [square], 6)).toBeNull();
+    expect(onFence({ eastM: 3, northM: 4 }, [], 6)).toBeNull();
   });
 });

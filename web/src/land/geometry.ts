@@ -66,6 +66,46 @@ export function moved(view: MapView, factor: number, right = 0, up = 0): MapView
   };
 }
 
+/** The same view, nearer (factor above 1) or further; the ground under a pixel stays there. */
+export function zoomedAt(view: MapView, factor: number, x: number, y: number): MapView {
+  const scale = Math.max(LEAST_SCALE, Math.min(MOST_SCALE, view.scale * factor));
+  return {
+    ...view,
+    scale,
+    west: view.west + x / view.scale - x / scale,
+    north: view.north - y / view.scale + y / scale,
+  };
+}
+
+/** From a county to a gateway: pixels for a metre. */
+const LEAST_SCALE = 0.02;
+const MOST_SCALE = 20;
+
+/** The corner of another shape that lies within so many metres of a point, or the place on its fence; else null. */
+export function onFence(p: Point, shapes: Point[][], withinM: number): Point | null {
+  const far = (a: Point, b: Point) => Math.hypot(a.eastM - b.eastM, a.northM - b.northM);
+  const nearest = (points: Point[]) =>
+    points.reduce<Point | null>((best, q) => {
+      const d = far(p, q);
+      return d <= withinM && (!best || d < far(p, best)) ? q : best;
+    }, null);
+  const corner = nearest(shapes.flat());
+  if (corner) return { ...corner };
+  const feet = shapes.flatMap((shape) =>
+    shape.map((a, i) => {
+      const b = shape[(i + 1) % shape.length];
+      const [de, dn] = [b.eastM - a.eastM, b.northM - a.northM];
+      const length = de * de + dn * dn;
+      const t = length === 0 ? 0 : ((p.eastM - a.eastM) * de + (p.northM - a.northM) * dn) / length;
+      const s = Math.max(0, Math.min(1, t));
+      return { eastM: round(a.eastM + s * de), northM: round(a.northM + s * dn) };
+    }),
+  );
+  return nearest(feet);
+}
+
+const round = (m: number) => Math.round(m * 10) / 10;
+
 export const xOf = (view: MapView, p: Point) => (p.eastM - view.west) * view.scale;
 export const yOf = (view: MapView, p: Point) => (view.north - p.northM) * view.scale;
 

@@ -23,6 +23,8 @@ export class Sketch {
   wrong = $state('');
   changed = $state(false);
   private asked = 0;
+  /** How it stood before each step, the last one last. */
+  private steps = $state<{ outline: Outline; line: Point[] }[]>([]);
 
   get field(): Field | undefined {
     return this.open.view!.farm.fields.find((f) => f.id === this.fieldId);
@@ -34,6 +36,7 @@ export class Sketch {
       $state.snapshot(this.field?.outline ?? { edge: [], off: [] }) as Outline,
     );
     this.line = [];
+    this.steps = [];
     this.tool = 'CORNERS';
     this.changed = false;
     this.wrong = '';
@@ -46,9 +49,31 @@ export class Sketch {
     this.line = [];
   }
 
+  /** Keeps how it stands, so that what comes now can be taken back. */
+  remember() {
+    this.steps.push({
+      outline: structuredClone($state.snapshot(this.outline) as Outline),
+      line: [...($state.snapshot(this.line) as Point[])],
+    });
+  }
+
+  get mayTakeBack(): boolean {
+    return this.steps.length > 0;
+  }
+
+  /** The last point, corner or shape goes back to how it was. */
+  takeBack() {
+    const before = this.steps.pop();
+    if (!before) return;
+    this.outline = before.outline;
+    this.line = before.line;
+    this.touch();
+  }
+
   /** A point was set on the map or typed. */
   put(point: Point) {
     if (!this.field) return;
+    this.remember();
     if (this.tool !== 'CORNERS') {
       this.line = [...this.line, point];
       return;
@@ -63,6 +88,7 @@ export class Sketch {
   }
 
   drop(index: number) {
+    this.remember();
     this.outline.edge.splice(index, 1);
     this.touch();
   }
@@ -70,12 +96,14 @@ export class Sketch {
   /** The line or shape inside the field is done. */
   finishOff(bufferM: number, name: string) {
     if (this.tool === 'CORNERS' || this.tool === 'PART') return;
+    this.remember();
     this.outline.off.push({ kind: this.tool, name, points: this.line, bufferM });
     this.use('CORNERS');
     this.touch();
   }
 
   dropOff(index: number) {
+    this.remember();
     this.outline.off.splice(index, 1);
     this.touch();
   }

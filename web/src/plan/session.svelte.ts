@@ -7,6 +7,7 @@ import {
   type Doubt,
   type Edit,
   type EditRequest,
+  type FieldYear,
   type Part,
   type PlanView,
   type Problem,
@@ -57,7 +58,8 @@ export class PlanSession {
   /** What a form holds that is not saved: it is tried together with whatever else is tried. */
   private drafted: Edit[] = [];
   private openings = 0;
-  private trialNumber = 0;
+  /** Counts the trials that ended: what was asked before is not shown any more. */
+  private endedTrials = 0;
   private trying = false;
   private next: Edit[] | null = null;
   private settle: ((taken: boolean) => void) | null = null;
@@ -331,16 +333,15 @@ export class PlanSession {
 
   /**
    * Shows what edits would do, on top of what an open form holds: one question at a time, always the
-   * newest next.
+   * newest next. Each answer shows, so that the picture moves while a hand does.
    */
   async tryOut(edits: Edit[]) {
-    this.trialNumber++;
     this.tried = edits;
     this.next = [...this.drafted, ...edits];
     if (this.trying) return;
     this.trying = true;
     while (this.next) {
-      const number = this.trialNumber;
+      const number = this.endedTrials;
       const asked: Edit[] = this.next;
       this.next = null;
       try {
@@ -348,12 +349,12 @@ export class PlanSession {
         // of none where the screen shows more of none
         const about = parts && (this.about() ?? '');
         const year = await this.api.trial(this.view!.id, asked, parts, about);
-        if (number === this.trialNumber) {
+        if (number === this.endedTrials) {
           this.trial = this.filled(year, parts);
           this.trialProblem = null;
         }
       } catch (e) {
-        if (number === this.trialNumber) {
+        if (number === this.endedTrials) {
           if (e instanceof Refusal) this.trialProblem = e.problem;
           else this.error = String(e);
         }
@@ -369,7 +370,9 @@ export class PlanSession {
     return {
       ...year,
       fields: parts.includes('FIELDS')
-        ? year.fields.map((f) => completed(f, stored(fields, f.id)))
+        ? year.fields.map((f, i) =>
+            kept(completed(f, stored(fields, f.id)), this.trial?.fields[i] ?? fields[i]),
+          )
         : fields,
       ...(parts.includes('GROUPS')
         ? { groups: year.groups.map((g) => completed(g, stored(groups, g.id))) }
@@ -404,7 +407,7 @@ export class PlanSession {
   }
 
   dropTrial() {
-    this.trialNumber++;
+    this.endedTrials++;
     this.next = null;
     this.trial = null;
     this.trialProblem = null;
@@ -417,6 +420,17 @@ export class PlanSession {
 
 function stored<T extends { id: string }>(of: T[], id: string): T | undefined {
   return of.find((item) => item.id === id);
+}
+
+/** The one that is drawn already, where nothing that is drawn of it differs: it is not drawn anew. */
+function kept(field: FieldYear, drawn: FieldYear | undefined): FieldYear {
+  const same =
+    drawn?.id === field.id &&
+    drawn.eatenKg === field.eatenKg &&
+    drawn.grownKg === field.grownKg &&
+    drawn.coverKgPerHa.every((kg, d) => kg === field.coverKgPerHa[d]) &&
+    drawn.grazedKg.every((kg, d) => kg === field.grazedKg[d]);
+  return same ? drawn : field;
 }
 
 /** Days that were not asked for stand as they are stored. */

@@ -141,19 +141,23 @@ describe('edits', () => {
 });
 
 describe('trials', () => {
-  test('ask one question at a time, and only the newest answer is shown', async () => {
+  test('ask one question at a time, the newest next, and each answer shows', async () => {
     const first = later<never>();
+    const second = later<never>();
     const trial = vi.spyOn(plan.api, 'trial').mockReturnValueOnce(first.promise);
-    trial.mockResolvedValueOnce({ mark: 'newest' } as never);
+    trial.mockReturnValueOnce(second.promise);
     const asked = plan.tryOut([{ namePlan: 'a' }]);
     void plan.tryOut([{ namePlan: 'b' }]);
     void plan.tryOut([{ namePlan: 'c' }]);
     expect(trial).toHaveBeenCalledTimes(1);
     first.settle({ mark: 'old' } as never);
+    const mark = () => (plan.year as never as { mark: string }).mark;
+    await vi.waitFor(() => expect(mark()).toBe('old'));
+    second.settle({ mark: 'newest' } as never);
     await asked;
     expect(trial).toHaveBeenCalledTimes(2);
     expect(trial.mock.lastCall![1]).toEqual([{ namePlan: 'c' }]);
-    expect((plan.year as never as { mark: string }).mark).toBe('newest');
+    expect(mark()).toBe('newest');
     expect((plan.ghost as never as { mark: number }).mark).toBe(1);
   });
 

@@ -126,7 +126,8 @@ class PaintBench {
     page.mouse().up();
   }
 
-  private static final String SHELVES = "[data-testid=\"shelves\"]";
+  /** What grows beyond the need: of the shelves, the line of the day read off moves at once. */
+  private static final String SHELVES = "[data-testid=\"shelves\"] path[fill=\"url(#t-beyond)\"]";
 
   /** Counts the frames in which the picture changed, from now on. */
   private static final String COUNT =
@@ -135,7 +136,7 @@ class PaintBench {
         const began = performance.now();
         let changed = 0, dirty = false;
         new MutationObserver(() => { dirty = true; }).observe(document.querySelector(picture),
-          {subtree: true, attributes: true, childList: true, characterData: true});
+          {attributes: true});
         const frame = () => { if (dirty) changed++; dirty = false; requestAnimationFrame(frame); };
         requestAnimationFrame(frame);
         window.pictures = () => 1000 * changed / (performance.now() - began);

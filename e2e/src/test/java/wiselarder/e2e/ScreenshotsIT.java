@@ -30,13 +30,16 @@ class ScreenshotsIT {
       shoot(page, "close-gap", false);
       product.resetDemo();
       page.reload();
-      for (String screen : new String[] {"Land", "Herd", "Store", "Farm"}) {
+      for (String screen : new String[] {"Land", "Herd", "Store"}) {
         Hand.MOUSE.link(page, screen);
         page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(screen))
             .first()
             .waitFor();
         shoot(page, screen.toLowerCase(java.util.Locale.ROOT), false);
       }
+      page.navigate(product.demo() + "?view=stocking");
+      page.getByTestId("stocking").waitFor();
+      shoot(page, "year-stocking", false);
       page.navigate(product.demo() + "/land/draw");
       page.getByTestId("map-measured").getByText("grow feed").waitFor();
       shoot(page, "map", false);
@@ -104,11 +107,11 @@ class ScreenshotsIT {
       p.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Saddle")).click();
       Hand.MOUSE.side(p, "Place and soil");
     }
+    Hand.input(mine, "Area").fill("15");
     Hand.input(theirs, "Area").fill("16");
     Hand.input(theirs, "Note").fill("wet until May");
     Hand.MOUSE.button(theirs, "Save field");
     theirs.getByText("Saved.").waitFor();
-    Hand.input(mine, "Area").fill("15");
     Hand.MOUSE.button(mine, "Save field");
     mine.getByTestId("since").waitFor();
   }
@@ -126,7 +129,7 @@ class ScreenshotsIT {
     page.getByText("First answer").waitFor();
     Hand.input(page, "Animals").selectOption("sheep/ewe");
     Hand.input(page, "Head").fill("10");
-    Hand.input(page, "Area").fill("1.2");
+    Hand.input(page, "Area").fill("3");
     Hand.input(page, "Bales").selectOption("ss_two_string");
     Hand.input(page, "How many").fill("90");
     page.getByTestId("effect").waitFor();

@@ -121,7 +121,8 @@ final class HerdView {
         percent(days, diet::energyMj, diet.hasEnergy() ? diet::energyNeedMj : d -> 0),
         percent(days, diet::calciumKg, diet::calciumNeedKg),
         percent(days, diet::phosphorusKg, diet::phosphorusNeedKg),
-        percent(days, d -> orZero(diet.fibrePct(d)), diet::fibreMinPct),
+        percent(
+            days, d -> orZero(diet.fibrePct(d)), d -> b.needKg(g, d) > 0 ? diet.fibreMinPct(d) : 0),
         Series.whole(days, d -> 1000 * orZero(diet.gainKg(d))),
         Series.whole(days, d -> orZero(diet.weightKg(d))),
         Series.whole(days, d -> 10 * orZero(diet.score(d))),
