@@ -36,17 +36,18 @@ const CONFLICTS = ['stale_revision', 'clashes_elsewhere'];
  * Several may stand beside each other, each in its season.
  */
 export class PlanSession {
-  view = $state<PlanView | null>(null);
-  catalogue = $state<Catalogue | null>(null);
-  trial = $state<YearView | null>(null);
-  before = $state<YearView | null>(null);
+  // what comes whole is replaced whole: nothing watches its thousands of days one by one
+  view = $state.raw<PlanView | null>(null);
+  catalogue = $state.raw<Catalogue | null>(null);
+  trial = $state.raw<YearView | null>(null);
+  before = $state.raw<YearView | null>(null);
   error = $state('');
   trialProblem = $state<Problem | null>(null);
   conflict = $state<Conflict | null>(null);
   system = $state<System>('METRIC');
   /** Key of the season that the whole product is looked at in. */
   season = $state('normal');
-  records = $state<WeatherRecord[]>([]);
+  records = $state.raw<WeatherRecord[]>([]);
   /** The season that years are asked for in; it shows once the answer is there. */
   private readonly looking = $state({ season: 'normal' });
   /** Calls about this plan, in its season. */

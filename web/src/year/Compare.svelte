@@ -23,7 +23,7 @@
   const WEEK_MS = 7 * 24 * 3600 * 1000;
   let lines = $state<Revision[]>([]);
   let chosen = $state(untrack(() => asked('beside') ?? ''));
-  let beside = $state<{ name: string; year: YearView; view: PlanView | null } | null>(null);
+  let beside = $state.raw<{ name: string; year: YearView; view: PlanView | null } | null>(null);
   let all = $state(false);
   let kept = $state('');
 

@@ -42,13 +42,13 @@
   let shown = $state<View>(
     untrack(() => VIEWS.find((v) => v.id === asked('view'))?.id ?? 'picture'),
   );
-  let outlook = $state<Outlook | null>(null);
+  let outlook = $state.raw<Outlook | null>(null);
   let span = $state<Span>(untrack(() => ({ from: 0, to: open.view!.year.days })));
   /** The day that is read off; the pointer and the arrow keys move it. */
   let at = $state(untrack(firstRead));
   let doing = $state<{ field: Field; what: Doing } | null>(null);
   /** Another year, dashed over this one. */
-  let beside = $state<{ name: string; year: YearView } | null>(null);
+  let beside = $state.raw<{ name: string; year: YearView } | null>(null);
   let picture = $state<HTMLElement>()!;
   const year = $derived(open.year);
   const narrow = $derived(innerWidth.current !== undefined && innerWidth.current < 700);
