@@ -8,7 +8,7 @@
   import { dayOf, today } from '../units/dates';
   import { thePlan } from '../plan/context';
   import { signed } from '../people/signed.svelte';
-  import { amount, lengthsIn, type System } from '../units/units';
+  import { amount, figure, lengthsIn, type System } from '../units/units';
   import { usualHere, winterHere } from '../units/usual';
   import { inKeepersOrder, kindName, plural } from '../words/year';
 
@@ -27,6 +27,8 @@
     kgPerUnitAsFed: 365,
     storageMethodId: 's_barn',
     feedingMethodId: 'f_ring_open',
+    eatsKgPerHeadDay: null,
+    intoThemKgPerUnit: null,
   });
   let answer = $state<QuickView | null>(null);
   let wrong = $state('');
@@ -97,10 +99,11 @@
   </p>
   {#if answer && !wrong}
     <p class="quiet" data-testid="quick-lines">
-      {asked.head} head eat {amount(answer.eatenKg, 'mass', system)} of dry matter in {answer.days}
-      days, on average {amount(perHead, 'weight', system)} a head and day.<br />
+      {asked.head} head eat {amount(perHead, 'perDay', system)} of dry matter, in {answer.days} days
+      {amount(answer.eatenKg, 'mass', system)}.<br />
       One bale puts {amount(answer.usableKg, 'weight', system)} into them, once store and feeding have
-      taken their part.
+      taken their part: {(answer.usableKg > 0 ? answer.eatenKg / answer.usableKg : 0).toFixed(1)} bales,
+      and a part of one is a bale.
     </p>
   {/if}
   <div class="input-grid">
@@ -134,6 +137,22 @@
       name="lot.kgPerUnitAsFed"
       value={asked.kgPerUnitAsFed}
       onchange={(v) => v !== null && (asked.kgPerUnitAsFed = v)}
+    />
+    <NumberField
+      label="One eats, dry matter"
+      quantity="perDay"
+      value={asked.eatsKgPerHeadDay ?? null}
+      optional
+      placeholder={answer ? `as usual ${figure(perHead, 'perDay', system)}` : 'as usual'}
+      onchange={(v) => (asked.eatsKgPerHeadDay = v)}
+    />
+    <NumberField
+      label="One bale puts into them"
+      quantity="weight"
+      value={asked.intoThemKgPerUnit ?? null}
+      optional
+      placeholder={answer ? `as usual ${figure(answer.usableKg, 'weight', system)}` : 'as usual'}
+      onchange={(v) => (asked.intoThemKgPerUnit = v)}
     />
     <Choice
       label="Shown in"

@@ -7,6 +7,8 @@ export class Draft<T extends { id: string }> {
   private readonly open = thePlan();
   item = $state<T | null>(null);
   changed = $state(false);
+  /** Its screen is left: what is stored is shown by others. */
+  private gone = false;
   /** The revision that the item was taken from. */
   private base = 0;
   /** The item as it was stored then. */
@@ -20,7 +22,10 @@ export class Draft<T extends { id: string }> {
     private readonly toEdits: (item: T) => Edit[],
     private readonly stored: (id: string | null) => T | null,
   ) {
-    onDestroy(() => this.open.draft([]));
+    onDestroy(() => {
+      this.gone = true;
+      this.open.draft([]);
+    });
   }
 
   choose(item: T | null, changed = false) {
@@ -75,7 +80,7 @@ export class Draft<T extends { id: string }> {
       this.base,
       also,
     );
-    if (taken || this.open.view!.revision !== revision) this.discard();
+    if (!this.gone && (taken || this.open.view!.revision !== revision)) this.discard();
     return taken;
   }
 

@@ -12,7 +12,7 @@
   import StepsForm from './StepsForm.svelte';
   import { usualGroup, usualSteps } from './usual';
   import { movedMonthDay } from '../units/dates';
-  import { asked, tell } from '../plan/address';
+  import { asked, teller } from '../plan/address';
   import { thePlan } from '../plan/context';
   import { freshId } from '../plan/session.svelte';
   import MiniYear from '../plan/MiniYear.svelte';
@@ -24,6 +24,7 @@
   import { amount } from '../units/units';
 
   const open = thePlan();
+  const tell = teller();
 
   interface Mob {
     id: string;

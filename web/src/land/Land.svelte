@@ -6,7 +6,7 @@
   import { about } from '../form/said';
   import SaveBar from '../form/SaveBar.svelte';
   import Tabs from '../form/Tabs.svelte';
-  import { asked, tell } from '../plan/address';
+  import { asked, teller } from '../plan/address';
   import { thePlan } from '../plan/context';
   import MiniYear from '../plan/MiniYear.svelte';
   import { plannedThings, type PlannedThing } from '../plan/planned';
@@ -28,6 +28,7 @@
   import { firstForage, usualField } from './usual';
 
   const open = thePlan();
+  const tell = teller();
 
   const draft = new Draft<Field>(
     (field) => [{ putField: field }],

@@ -8,6 +8,7 @@
   import { thePlan } from '../plan/context';
   import { freshId } from '../plan/session.svelte';
   import { amount, rounded, toSi, unitOf } from '../units/units';
+  import { doubtText } from '../words/doubts';
   import MapIn from './MapIn.svelte';
   import SketchBoard from './SketchBoard.svelte';
   import { OFF_NAMES } from './geometry';
@@ -20,6 +21,11 @@
   const m = $derived(sketch.measured);
   const rule = $derived(
     open.catalogue!.buffers.find((b) => (sketch.field?.lie.slopeDeg ?? 2) < b.toDeg),
+  );
+  const doubts = $derived(
+    open.year.doubts.filter(
+      (d) => d.subjectId === sketch.fieldId && ['field.outline', 'off.bufferM'].includes(d.field),
+    ),
   );
   let bufferM = $state<number | null>(null);
   let name = $state('');
@@ -111,6 +117,9 @@
         {:else if sketch.wrong}<span class="wrong">{sketch.wrong}</span>
         {:else}Three corners make a field.{/if}
       </p>
+      {#each doubts as d (d.code)}
+        <p class="doubt" data-testid="map-doubt">{doubtText(d, open.system)}</p>
+      {/each}
       {#if sketch.changed}
         <div class="acts">
           <button
@@ -238,6 +247,12 @@
 </div>
 
 <style>
+  .doubt {
+    border-left: 4px solid var(--standing);
+    padding-left: 0.5rem;
+    margin: 0.4rem 0;
+    font-size: 14px;
+  }
   .page {
     display: grid;
     grid-template-columns: minmax(17rem, 23rem) minmax(0, 1fr);

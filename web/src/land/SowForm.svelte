@@ -31,6 +31,8 @@
     { id: 'FULL_SEEDBED', name: 'Full seedbed, 28 days; the old stand ends' },
   ];
 
+  const forageOf = $derived(open.forages.find((f) => f.id === field.stand.forageId));
+
   let crop = $state(before?.forageId ?? 'cereal_rye');
   let sowOn = $state<string | null>(untrack(asked));
   let way = $state<Sowing['preparation']>(before?.preparation ?? 'GRAZE_DOWN');
@@ -199,6 +201,14 @@
   product's defaults for the climate. Burn-down: the product's label and your adviser say what may
   be used and when stock may return.
 </p>
+{#if way === 'BURN_DOWN' && !forageOf?.fallow && !forageOf?.cropResidue}
+  <p class="caution" data-testid="burn-down">
+    A burn-down takes the whole sward, clover and every other grass in it, and the field feeds
+    nobody until the crop does. Stay off water and its strip; what may be used where, when stock may
+    come back and what hay may be sold stands on the product label and in local code: ask your
+    adviser.
+  </p>
+{/if}
 <ActBar
   block={field.block}
   {mates}
@@ -211,3 +221,11 @@
   onput={sow}
   {ondone}
 />
+
+<style>
+  .caution {
+    border-left: 4px solid var(--bare);
+    padding-left: 0.6rem;
+    margin-top: 0.75rem;
+  }
+</style>

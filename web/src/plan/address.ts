@@ -8,8 +8,18 @@ export function asked(name: string): string | null {
   return new URLSearchParams(router.querystring ?? '').get(name);
 }
 
-/** Writes what is chosen into the address; null takes it out. Nothing is added to the history. */
-export function tell(chosen: Record<string, string | null>) {
+/**
+ * For a screen, when it is made: what writes what is chosen on it into the address; null takes it out.
+ * Nothing is added to the history. Once another screen stands there, nothing is written.
+ */
+export function teller(): (chosen: Record<string, string | null>) => void {
+  const here = router.location;
+  return (chosen) => {
+    if (router.location === here) tell(chosen);
+  };
+}
+
+function tell(chosen: Record<string, string | null>) {
   const now = new URLSearchParams(router.querystring ?? '');
   const before = now.toString();
   for (const [name, value] of Object.entries(chosen)) {

@@ -9,7 +9,7 @@
   import Tabs from '../form/Tabs.svelte';
   import { sidesOf } from './sides';
   import { smallStock, usualLot } from './usual';
-  import { asked, tell } from '../plan/address';
+  import { asked, teller } from '../plan/address';
   import { thePlan } from '../plan/context';
   import { freshId } from '../plan/session.svelte';
   import MiniYear from '../plan/MiniYear.svelte';
@@ -23,6 +23,7 @@
   import StoreRecords from './StoreRecords.svelte';
 
   const open = thePlan();
+  const tell = teller();
 
   const draft = new Draft<Lot>(
     (lot) => [{ putLot: lot }],

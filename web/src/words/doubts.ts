@@ -25,6 +25,8 @@ export function doubtText(doubt: Doubt, system: System): string {
       return `The map says ${usual}. Taken as typed.`;
     case 'LIES_OVER_ANOTHER':
       return `On the map ${figure(doubt.value, 'area', system)} ${unitOf('area', system)} of it lie over another field.`;
+    case 'STRIP_TOO_NARROW':
+      return `A strip of ${figure(doubt.value, 'distance', system)} ${unitOf('distance', system)} by water; ${figure(doubt.usualMin, 'distance', system)} are usual on this slope, so that dung, nitrogen and soil stay out of it. Local code stands above both.`;
     case 'KEPT_TOO_LONG':
       return 'Wrapped feed is for a year: this was cut longer ago. Look at film, smell and mould before it is fed, and ask your veterinarian where in doubt.';
     case 'STAYS_WHERE_IT_IS':

@@ -159,6 +159,7 @@ const OTHER_NAMES: Record<string, string> = {
   'test.dates': 'Dates of the test',
   'haySum.dates': 'Days of the hay sum',
   'quick.days': 'Days of hay',
+  'quick.intoThemKgPerUnit': 'What one bale puts into them',
   'quick.dates': 'Days of hay',
   'group.dates': 'Dates of the group',
   'closing.dates': 'Dates',

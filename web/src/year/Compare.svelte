@@ -1,7 +1,7 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import { apiIn, type PlanView, type Revision, type YearView } from '../api/client';
-  import { asked, tell } from '../plan/address';
+  import { asked, teller } from '../plan/address';
   import { thePlan } from '../plan/context';
   import { plannedThings } from '../plan/planned';
   import { seasonOptions } from '../seasons/names';
@@ -9,6 +9,7 @@
   import { compared, comparedWords, onlyIn } from '../words/compare';
 
   const open = thePlan();
+  const tell = teller();
 
   let {
     year,

@@ -5,7 +5,7 @@
   import ActPanel from '../land/ActPanel.svelte';
   import type { Act, Doing } from '../land/acts';
   import Ledger from '../papers/Ledger.svelte';
-  import { asked, tell } from '../plan/address';
+  import { asked, teller } from '../plan/address';
   import { thePlan } from '../plan/context';
   import Planned from '../plan/Planned.svelte';
   import Ruler from '../ruler/Ruler.svelte';
@@ -26,6 +26,7 @@
   import Stocking from './Stocking.svelte';
 
   const open = thePlan();
+  const tell = teller();
 
   /** Views of one and the same result. */
   type View = 'picture' | 'ledger' | 'cover' | 'ahead' | 'stocking';

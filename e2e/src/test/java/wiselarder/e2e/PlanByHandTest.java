@@ -89,7 +89,7 @@ class PlanByHandTest {
     page.getByLabel("Find a field").fill("church field 1");
     Hand.MOUSE.button(page, "Church Field 1");
     Hand.MOUSE.act(page, "Shut it for later");
-    page.getByLabel(Pattern.compile("^Church, the whole block")).check();
+    page.getByLabel(Pattern.compile("Church, the whole block")).check();
     Hand.MOUSE.button(page, "Shut it");
     Hand.MOUSE.link(page, "Year");
     assertThat(page.getByTestId("planned")).containsText("Shut Church Field 4 from");
@@ -101,10 +101,10 @@ class PlanByHandTest {
     Hand.MOUSE.side(page, "Order of feeds");
     page.getByRole(AriaRole.BUTTON, lane("^Step 1:")).click();
     Locator step = page.getByTestId("step");
-    Locator church = step.getByLabel(Pattern.compile("^Church, \\d+ fields"));
+    Locator church = step.getByLabel(Pattern.compile("Church, \\d+ fields"));
     assertThat(church).isChecked();
     church.uncheck();
-    assertThat(step.getByLabel(Pattern.compile("Church Field 2$"))).not().isChecked();
+    assertThat(step.getByLabel(Pattern.compile("Church Field 2"))).not().isChecked();
     Hand.MOUSE.button(page, "Save group");
     assertThat(page.getByText("Saved.")).isVisible();
     page.context().close();

@@ -3,7 +3,6 @@ package wiselarder.core.closing;
 import java.time.LocalDate;
 import java.util.List;
 import wiselarder.core.balance.HaySum;
-import wiselarder.core.balance.YearBalance;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.herd.AnimalGroup;
@@ -13,6 +12,7 @@ import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.Plan;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
 import wiselarder.core.store.Lot;
 
 /**
@@ -31,7 +31,55 @@ public record QuickHay(FarmPlan plan, int units, double eatenKg, int days, doubl
   private static final int PLAN_MONTHS = 12;
 
   /**
-   * Works it out.
+   * What a keeper knows better than the tables; null for what is not known.
+   *
+   * @param eatsKgPerHeadDay dry matter that one animal eats a day
+   * @param intoThemKgPerUnit dry matter that one unit puts into them, once store and feeding have
+   *     taken their part
+   */
+  public record Known(Double eatsKgPerHeadDay, Double intoThemKgPerUnit) {
+    public static final Stated.Figure INTO_THEM_KG_PER_UNIT =
+        Stated.number("quick.intoThemKgPerUnit", 0.5, 2000).orNone();
+
+    public Known {
+      AnimalGroup.FLAT_INTAKE_KG_PER_HEAD_DAY.check(eatsKgPerHeadDay);
+      INTO_THEM_KG_PER_UNIT.check(intoThemKgPerUnit);
+    }
+
+    static final Known NOTHING = new Known(null, null);
+  }
+
+  /** As below, by the tables alone. */
+  public static QuickHay of(
+      Engine engine,
+      String farmName,
+      String climateId,
+      Farm.UnitSystem units,
+      String currency,
+      String kind,
+      int head,
+      double weightKg,
+      LocalDate fromInclusive,
+      LocalDate toExclusive,
+      Lot lot) {
+    return of(
+        engine,
+        farmName,
+        climateId,
+        units,
+        currency,
+        kind,
+        head,
+        weightKg,
+        fromInclusive,
+        toExclusive,
+        lot,
+        Known.NOTHING);
+  }
+
+  /**
+   * Works it out. Where it is known what one unit puts into them, its weight is set so that it
+   * does.
    *
    * @param farmName what the farm is to be called
    * @param kind kind of the animals
@@ -50,7 +98,8 @@ public record QuickHay(FarmPlan plan, int units, double eatenKg, int days, doubl
       double weightKg,
       LocalDate fromInclusive,
       LocalDate toExclusive,
-      Lot lot) {
+      Lot lot,
+      Known known) {
     Check.range("group.head", head, 1, 100000);
     Check.present("quick.fromInclusive", fromInclusive);
     Check.present("quick.toExclusive", toExclusive);
@@ -59,14 +108,48 @@ public record QuickHay(FarmPlan plan, int units, double eatenKg, int days, doubl
     PlanYear year = new PlanYear(start, PLAN_MONTHS);
     Check.range("quick.days", year.day(toExclusive) - year.day(fromInclusive), 1, 366);
     double gain = engine.catalogue().herd().defaultGainKgPerDay(kind);
-    AnimalGroup group = group(kind, head, weightKg, gain, start, fromInclusive, toExclusive);
-    FarmPlan plan = plan(farmName, climateId, units, currency, year, group, lot);
-    YearBalance b = engine.simulate(plan);
-    HaySum sum = HaySum.of(b, 0, 0);
-    double usable = sum.exactUnits() <= 0 ? 0 : (sum.fedKg() + sum.bareKg()) / sum.exactUnits();
-    Lot enough = lot.like(lot.id(), lot.name(), sum.units());
+    AnimalGroup group =
+        group(
+            kind,
+            head,
+            weightKg,
+            gain,
+            known.eatsKgPerHeadDay(),
+            start,
+            fromInclusive,
+            toExclusive);
+    Lot like = lot;
+    HaySum sum = sum(engine, plan(farmName, climateId, units, currency, year, group, like));
+    if (known.intoThemKgPerUnit() != null && usable(sum) > 0) {
+      like = weighing(lot, lot.kgPerUnitAsFed() * known.intoThemKgPerUnit() / usable(sum));
+      sum = sum(engine, plan(farmName, climateId, units, currency, year, group, like));
+    }
+    double usable = usable(sum);
+    Lot enough = like.like(lot.id(), lot.name(), sum.units());
     FarmPlan filled = plan(farmName, climateId, units, currency, year, group, enough);
     return new QuickHay(filled, sum.units(), sum.fedKg() + sum.bareKg(), sum.days(), usable);
+  }
+
+  private static HaySum sum(Engine engine, FarmPlan plan) {
+    return HaySum.of(engine.simulate(plan), 0, 0);
+  }
+
+  private static double usable(HaySum sum) {
+    return sum.exactUnits() <= 0 ? 0 : (sum.fedKg() + sum.bareKg()) / sum.exactUnits();
+  }
+
+  private static Lot weighing(Lot lot, double kgPerUnitAsFed) {
+    return new Lot(
+        lot.id(),
+        lot.name(),
+        lot.unitName(),
+        lot.units(),
+        kgPerUnitAsFed,
+        lot.dmShare(),
+        lot.storageMethodId(),
+        lot.feedingMethodId(),
+        lot.pricePerTonneAsFed(),
+        lot.note());
   }
 
   private static AnimalGroup group(
@@ -74,6 +157,7 @@ public record QuickHay(FarmPlan plan, int units, double eatenKg, int days, doubl
       int head,
       double weightKg,
       double gain,
+      Double eatsKgPerHeadDay,
       LocalDate start,
       LocalDate from,
       LocalDate to) {
@@ -91,7 +175,7 @@ public record QuickHay(FarmPlan plan, int units, double eatenKg, int days, doubl
         head,
         weightKg,
         gain,
-        null,
+        eatsKgPerHeadDay,
         null,
         60,
         0,

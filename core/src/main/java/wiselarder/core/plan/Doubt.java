@@ -33,6 +33,8 @@ public record Doubt(
     DRAWN_OTHERWISE,
     /** The field lies over another one on the map; value is the area shared. */
     LIES_OVER_ANOTHER,
+    /** Less is kept along water than the rule for its slope: value and bound in metres. */
+    STRIP_TOO_NARROW,
     /** Wrapped feed more than a year old: value and bound in days. */
     KEPT_TOO_LONG,
     /** Silage in a clamp cannot be taken elsewhere. */

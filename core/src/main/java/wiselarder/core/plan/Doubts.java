@@ -7,8 +7,10 @@ import java.util.List;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.GrowthCurve;
 import wiselarder.core.herd.AnimalGroup;
+import wiselarder.core.land.BufferRule;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Lie;
+import wiselarder.core.land.Outline;
 import wiselarder.core.land.Survey;
 import wiselarder.core.store.Lot;
 import wiselarder.core.store.Origin;
@@ -95,9 +97,34 @@ public final class Doubts {
               0,
               Lie.STEEPEST_TO_CUT_DEG));
     }
+    strips(f);
     if (f.utilization() != null) {
       usual(f.id(), "field.utilization", f.utilization(), 0.2, 0.9);
     }
+  }
+
+  /** The narrowest strip along water, where the rule for the slope asks for more. */
+  private void strips(Field f) {
+    if (f.outline() == null) {
+      return;
+    }
+    double slope = f.lie().slopeDeg() == null ? 0 : f.lie().slopeDeg();
+    double least =
+        catalogue.buffers().stream()
+            .filter(b -> slope < b.toDeg())
+            .mapToDouble(BufferRule::bufferM)
+            .findFirst()
+            .orElse(0);
+    f.outline().off().stream()
+        .filter(o -> o.kind() == Outline.Kind.WATERWAY || o.kind() == Outline.Kind.POND)
+        .mapToDouble(Outline.Off::bufferM)
+        .filter(m -> m < least)
+        .min()
+        .ifPresent(
+            m ->
+                found.add(
+                    new Doubt(
+                        Doubt.Code.STRIP_TOO_NARROW, f.id(), "off.bufferM", m, least, least)));
   }
 
   /** Machines and ration filter a cut before its yield does. */

@@ -55,6 +55,31 @@ class NeedLessTest {
     assertThat(HaySum.of(year, 0, 0).fedKg()).isCloseTo(quick.eatenKg(), within(1e-6));
   }
 
+  /** The two figures a keeper knows: 10 head x 150 days x 12 kg over 300 kg a bale. */
+  @Test
+  void whatIsKnownOfTheAnimalsAndTheBaleCountsInsteadOfTheTables() {
+    LocalDate from = LocalDate.of(2026, 11, 15);
+    QuickHay quick =
+        QuickHay.of(
+            ENGINE,
+            "Ten Cows",
+            "transition_humid",
+            Farm.UnitSystem.METRIC,
+            "EUR",
+            "beef/cow",
+            10,
+            550,
+            from,
+            from.plusDays(150),
+            Farms.bale("hay", 0),
+            new QuickHay.Known(12.0, 300.0));
+    assertThat(quick.eatenKg()).isCloseTo(18_000, within(1e-6));
+    assertThat(quick.usableKg()).isCloseTo(300, within(0.5));
+    assertThat(quick.units()).isEqualTo(60);
+    assertThat(ENGINE.simulate(quick.plan()).totalBareKg()).isZero();
+    assertThatThrownBy(() -> new QuickHay.Known(null, -1.0)).isInstanceOf(Refused.class);
+  }
+
   @Test
   void theQuickSumWantsDaysThatFollowEachOther() {
     assertThatThrownBy(() -> tenCows(START, START))

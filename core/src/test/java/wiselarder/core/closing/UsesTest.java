@@ -528,6 +528,14 @@ class UsesTest {
     return farm.build();
   }
 
+  private static Outline.Off stream(double bufferM) {
+    return new Outline.Off(
+        Outline.Kind.WATERWAY,
+        "Brook",
+        List.of(new Outline.Point(0, 125), new Outline.Point(400, 125)),
+        bufferM);
+  }
+
   @Test
   void typedAndDrawnAreasThatDifferAndFieldsThatOverlapAreDoubted() {
     Outline box =
@@ -542,6 +550,13 @@ class UsesTest {
     Field drawn = field("a", "tall_fescue_novel", 2500.0, null).shaped("a", "A", box);
     farm.fields.add(drawn);
     assertThat(codes(farm.build())).isEmpty();
+    // 3 m along a stream on flat ground, where the table asks for ten
+    Outline narrow = new Outline(box.edge(), List.of(stream(3)));
+    farm.fields.set(0, drawn.shaped("a", "A", narrow));
+    assertThat(codes(farm.build())).containsExactly(Doubt.Code.STRIP_TOO_NARROW);
+    farm.fields.set(0, drawn.shaped("a", "A", new Outline(box.edge(), List.of(stream(10)))));
+    assertThat(codes(farm.build())).isEmpty();
+    farm.fields.set(0, drawn);
     farm.fields.add(drawn.shaped("b", "B", box));
     assertThat(codes(farm.build())).containsExactly(Doubt.Code.LIES_OVER_ANOTHER);
     farm.fields.clear();

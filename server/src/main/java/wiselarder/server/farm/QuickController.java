@@ -1,5 +1,6 @@
 package wiselarder.server.farm;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalDate;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -35,6 +36,9 @@ class QuickController {
    * @param to last day of hay
    * @param packageId what the bales are like
    * @param kgPerUnitAsFed weight of one
+   * @param eatsKgPerHeadDay dry matter that one animal eats a day, or null for the tables'
+   * @param intoThemKgPerUnit dry matter that one bale puts into them, or null for its weight less
+   *     what store and feeding take
    */
   record QuickRequest(
       String farmName,
@@ -49,7 +53,9 @@ class QuickController {
       String packageId,
       double kgPerUnitAsFed,
       String storageMethodId,
-      String feedingMethodId) {}
+      String feedingMethodId,
+      @Schema(nullable = true) Double eatsKgPerHeadDay,
+      @Schema(nullable = true) Double intoThemKgPerUnit) {}
 
   /** The number, and what it is made of. */
   record QuickView(int units, String unitName, double eatenKg, int days, double usableKg) {}
@@ -110,6 +116,7 @@ class QuickController {
         r.weightKg,
         r.from,
         r.to.plusDays(1),
-        lot);
+        lot,
+        new QuickHay.Known(r.eatsKgPerHeadDay, r.intoThemKgPerUnit));
   }
 }
