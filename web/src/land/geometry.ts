@@ -183,7 +183,8 @@ export function allPoints(fields: Field[]): Point[] {
 /** Lines of the grid across a view: metres of each, at a step that leaves room between them. */
 export function gridLines(from: number, to: number, step: number): number[] {
   const lines: number[] = [];
-  for (let at = Math.ceil(from / step) * step; at <= to; at += step) lines.push(at === 0 ? 0 : at);
+  for (let at = Math.ceil(from / step) * step; at <= to; at += step)
+    lines.push(Math.abs(at) < step / 1e6 ? 0 : at);
   return lines;
 }
 

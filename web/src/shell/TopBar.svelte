@@ -167,6 +167,19 @@
     text-overflow: ellipsis;
     white-space: nowrap;
   }
+  .tools :global(.select) {
+    min-width: 9rem;
+  }
+  .tools :global(.btn) {
+    white-space: nowrap;
+  }
+  /* A tablet held upright: the farm's name and the season before the rest. */
+  @media (max-width: 1000px) {
+    .farm > span,
+    .who {
+      display: none;
+    }
+  }
   .narrow .line {
     padding: 0.2rem 10px;
   }
@@ -188,6 +201,7 @@
     padding-inline: 0.5rem;
   }
   .narrow .tools :global(.select) {
+    min-width: 0;
     max-width: 7.5rem;
     min-height: 44px;
   }
