@@ -5,8 +5,10 @@ import com.google.gson.JsonObject;
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
@@ -119,13 +121,35 @@ enum Hand {
     }
     for (int i = 0; i < MOST_STOPS; i++) {
       if (item.getAttribute("data-highlighted") != null) {
-        page.keyboard().press("Enter");
+        enter(item);
         return;
       }
       page.keyboard().press("ArrowDown");
     }
     throw new AssertionError("cannot be reached by arrows: " + name);
   }
+
+  /** Pressed again, as a person would, where a page that is drawing itself anew let it pass. */
+  private static void enter(Locator item) {
+    var gone =
+        new Locator.WaitForOptions()
+            .setState(WaitForSelectorState.HIDDEN)
+            .setTimeout(PATIENCE_WITH_A_KEY_MS);
+    for (int i = 1; i <= MOST_PRESSES; i++) {
+      item.page().keyboard().press("Enter");
+      try {
+        item.waitFor(gone);
+        return;
+      } catch (TimeoutError e) {
+        if (i == MOST_PRESSES) {
+          throw e;
+        }
+      }
+    }
+  }
+
+  private static final int MOST_PRESSES = 3;
+  private static final int PATIENCE_WITH_A_KEY_MS = 10_000;
 
   /** Turns to a side of what is chosen: what is set there shows only then. */
   void side(Page page, String name) {
