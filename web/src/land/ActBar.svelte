@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Field } from '../api/client';
+  import type { Deed } from './deed.svelte';
   import { thePlan } from '../plan/context';
   import { ROLES } from '../words/roles';
   import { effectWords } from '../words/year';
@@ -8,39 +8,28 @@
 
   let {
     label,
+    deed,
     ready = true,
-    mates = [],
-    block = '',
-    whole = false,
-    onwhole = () => {},
-    onput,
     ondone,
-  }: {
-    label: string;
-    ready?: boolean;
-    /** The other fields of the block on which the same can be done. */
-    mates?: Field[];
-    block?: string;
-    /** Done on those too. */
-    whole?: boolean;
-    onwhole?: (on: boolean) => void;
-    onput: () => void;
-    ondone: () => void;
-  } = $props();
+  }: { label: string; deed: Deed; ready?: boolean; ondone: () => void } = $props();
+
+  async function put() {
+    if (await deed.put()) ondone();
+  }
 </script>
 
 {#if open.trialError}<p class="wrong" role="alert" data-testid="act-refusal">
     {open.trialError}
   </p>{/if}
-{#if mates.length}
+{#if deed.mates.length}
   <label class="whole"
     ><input
       type="checkbox"
       class="checkbox"
-      checked={whole}
-      onchange={(e) => onwhole(e.currentTarget.checked)}
+      checked={deed.whole}
+      onchange={(e) => deed.onWhole(e.currentTarget.checked)}
     />
-    {block}, the whole block: also {mates.map((f) => f.name).join(', ')}</label
+    {deed.field.block}, the whole block: also {deed.mates.map((f) => f.name).join(', ')}</label
   >
 {/if}
 {#if open.trial}
@@ -52,7 +41,7 @@
   <button
     class="btn preset-filled-primary-500"
     disabled={!ready || !open.mayPlan || open.trialError !== ''}
-    onclick={onput}>{label}</button
+    onclick={put}>{label}</button
   >
   <button class="btn plain" onclick={ondone}>Leave it</button>
   <span class="quiet"

@@ -11,7 +11,7 @@
   import DateField from '../form/DateField.svelte';
   import NumberField from '../form/NumberField.svelte';
   import ActBar from './ActBar.svelte';
-  import { blockMates, doneOn } from './block';
+  import { Deed } from './deed.svelte';
   import { fullestDay } from './acts';
 
   const open = thePlan();
@@ -130,17 +130,8 @@
       },
     };
   }
-  /** The rest of its block, where the same is done there too. */
-  const mates = untrack(() => (changeId ? [] : blockMates(open, field, 'cut')));
-  const everywhere = doneOn(mates);
-  let whole = $state(false);
-  const edits = () => (whole ? everywhere(edit(), field) : [edit()]);
-  function tryOut() {
-    void open.tryOut(edits());
-  }
-  async function cut() {
-    if (await open.edit(edits())) ondone();
-  }
+  const deed = untrack(() => new Deed(open, field, 'cut', changeId, edit));
+  const tryOut = () => deed.tryOut();
   untrack(tryOut);
 </script>
 
@@ -221,15 +212,4 @@
   says more. Hay stored damp can heat and burn: check moisture before stacking, and ask your
   adviser.
 </p>
-<ActBar
-  block={field.block}
-  {mates}
-  {whole}
-  onwhole={(on) => {
-    whole = on;
-    tryOut();
-  }}
-  label={before ? 'Save it' : 'Cut it'}
-  onput={cut}
-  {ondone}
-/>
+<ActBar {deed} label={before ? 'Save it' : 'Cut it'} {ondone} />

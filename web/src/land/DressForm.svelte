@@ -8,7 +8,7 @@
   import DateField from '../form/DateField.svelte';
   import NumberField from '../form/NumberField.svelte';
   import ActBar from './ActBar.svelte';
-  import { blockMates, doneOn } from './block';
+  import { Deed } from './deed.svelte';
   import { driestDay, growingFrom } from './acts';
 
   const open = thePlan();
@@ -80,17 +80,8 @@
         }
       : { putIrrigation: { id, fieldId: field.id, date, waterMm: water } };
   }
-  /** The rest of its block, where the same is done there too. */
-  const mates = untrack(() => (changeId ? [] : blockMates(open, field, kind)));
-  const everywhere = doneOn(mates);
-  let whole = $state(false);
-  const edits = () => (whole ? everywhere(edit(), field) : [edit()]);
-  function tryOut() {
-    void open.tryOut(edits());
-  }
-  async function put() {
-    if (await open.edit(edits())) ondone();
-  }
+  const deed = untrack(() => new Deed(open, field, kind, changeId, edit));
+  const tryOut = () => deed.tryOut();
   untrack(tryOut);
 </script>
 
@@ -144,15 +135,4 @@
   How much, of what, and how far from water: soil test, label and local code say. The plan only
   reckons what it grows.
 </p>
-<ActBar
-  block={field.block}
-  {mates}
-  {whole}
-  onwhole={(on) => {
-    whole = on;
-    tryOut();
-  }}
-  label={changeId ? 'Save it' : 'Put it on'}
-  onput={put}
-  {ondone}
-/>
+<ActBar {deed} label={changeId ? 'Save it' : 'Put it on'} {ondone} />

@@ -9,7 +9,7 @@
   import DateField from '../form/DateField.svelte';
   import NumberField from '../form/NumberField.svelte';
   import ActBar from './ActBar.svelte';
-  import { blockMates, doneOn } from './block';
+  import { Deed } from './deed.svelte';
 
   const open = thePlan();
 
@@ -50,17 +50,8 @@
     tryOut();
   }
   const edit = (): Edit => ({ putPass: $state.snapshot(pass) });
-  /** The rest of its block, where the same is done there too. */
-  const mates = untrack(() => (changeId ? [] : blockMates(open, field, 'pass')));
-  const everywhere = doneOn(mates);
-  let whole = $state(false);
-  const edits = () => (whole ? everywhere(edit(), field) : [edit()]);
-  function tryOut() {
-    void open.tryOut(edits());
-  }
-  async function put() {
-    if (await open.edit(edits())) ondone();
-  }
+  const deed = untrack(() => new Deed(open, field, 'pass', changeId, edit));
+  const tryOut = () => deed.tryOut();
   untrack(tryOut);
 </script>
 
@@ -101,15 +92,4 @@
   A pass takes little and lets light down to what grows below, also while the field is shut. The
   season says how many there are.
 </p>
-<ActBar
-  block={field.block}
-  {mates}
-  {whole}
-  onwhole={(on) => {
-    whole = on;
-    tryOut();
-  }}
-  label={before ? 'Save it' : 'Plan them'}
-  onput={put}
-  {ondone}
-/>
+<ActBar {deed} label={before ? 'Save it' : 'Plan them'} {ondone} />

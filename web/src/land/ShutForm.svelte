@@ -6,7 +6,7 @@
   import { freshId } from '../plan/session.svelte';
   import DateField from '../form/DateField.svelte';
   import ActBar from './ActBar.svelte';
-  import { blockMates, doneOn } from './block';
+  import { Deed } from './deed.svelte';
   import { usualShutting } from './acts';
 
   const open = thePlan();
@@ -47,17 +47,8 @@
     tryOut();
   }
   const edit = (): Edit => ({ putClosing: $state.snapshot(closing) });
-  /** The rest of its block, where the same is done there too. */
-  const mates = untrack(() => (changeId ? [] : blockMates(open, field, 'shut')));
-  const everywhere = doneOn(mates);
-  let whole = $state(false);
-  const edits = () => (whole ? everywhere(edit(), field) : [edit()]);
-  function tryOut() {
-    void open.tryOut(edits());
-  }
-  async function put() {
-    if (await open.edit(edits())) ondone();
-  }
+  const deed = untrack(() => new Deed(open, field, 'shut', changeId, edit));
+  const tryOut = () => deed.tryOut();
   const eaters = $derived(open.view!.farm.groups);
   function eats(id: string, may: boolean) {
     set({
@@ -106,15 +97,4 @@
   Nothing grazes it while it is shut; what stands is then eaten in strips. The herd leans on the
   other fields meanwhile, and that is counted.
 </p>
-<ActBar
-  block={field.block}
-  {mates}
-  {whole}
-  onwhole={(on) => {
-    whole = on;
-    tryOut();
-  }}
-  label={before ? 'Save it' : 'Shut it'}
-  onput={put}
-  {ondone}
-/>
+<ActBar {deed} label={before ? 'Save it' : 'Shut it'} {ondone} />

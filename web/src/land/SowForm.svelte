@@ -10,7 +10,7 @@
   import DateField from '../form/DateField.svelte';
   import NumberField from '../form/NumberField.svelte';
   import ActBar from './ActBar.svelte';
-  import { blockMates, doneOn } from './block';
+  import { Deed } from './deed.svelte';
 
   const open = thePlan();
 
@@ -106,17 +106,8 @@
       },
     };
   }
-  /** The rest of its block, where the same is done there too. */
-  const mates = untrack(() => (changeId ? [] : blockMates(open, field, 'sow')));
-  const everywhere = doneOn(mates);
-  let whole = $state(false);
-  const edits = () => (whole ? everywhere(edit(), field) : [edit()]);
-  function tryOut() {
-    void open.tryOut(edits());
-  }
-  async function sow() {
-    if (await open.edit(edits())) ondone();
-  }
+  const deed = untrack(() => new Deed(open, field, 'sow', changeId, edit));
+  const tryOut = () => deed.tryOut();
   untrack(tryOut);
 </script>
 
@@ -209,18 +200,7 @@
     adviser.
   </p>
 {/if}
-<ActBar
-  block={field.block}
-  {mates}
-  {whole}
-  onwhole={(on) => {
-    whole = on;
-    tryOut();
-  }}
-  label={before ? 'Save it' : 'Sow it'}
-  onput={sow}
-  {ondone}
-/>
+<ActBar {deed} label={before ? 'Save it' : 'Sow it'} {ondone} />
 
 <style>
   .caution {

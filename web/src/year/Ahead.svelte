@@ -33,8 +33,8 @@
 <p data-testid="ahead">{said}</p>
 <p class="quiet">
   What stands above what must be left, in the share that stock eat of it, and what is stored, in the
-  share that was eaten of it, over the needs of the days that follow. The lines end with the plan:
-  near its end they say little.
+  share that was eaten of it, over the needs of the days that follow; on days on which snow shuts
+  the ground only the store counts. The lines end with the plan: near its end they say little.
 </p>
 
 <style>

@@ -66,10 +66,23 @@
     untrack(() => void look());
   });
 
-  async function look() {
+  /** Asked for when somebody is about to choose, and not at every change. */
+  async function needLines() {
     try {
       lines = await open.api.history(view.id, null);
-      beside = await fetched(chosen);
+    } catch (e) {
+      open.error = open.explain(e);
+    }
+  }
+  untrack(() => void needLines());
+
+  async function look() {
+    const asked = chosen;
+    try {
+      const there = await fetched(asked);
+      // something else was chosen while this was on its way
+      if (asked !== chosen) return;
+      beside = there;
     } catch (e) {
       open.error = open.explain(e);
       beside = null;
@@ -121,7 +134,7 @@
 <div class="bar">
   <label
     >Beside it
-    <select class="select" bind:value={chosen}>
+    <select class="select" bind:value={chosen} onfocus={needLines}>
       <option value="">nothing</option>
       {#if view.others.length}
         <optgroup label="Plans of this farm">

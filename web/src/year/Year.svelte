@@ -62,7 +62,8 @@
   const gap = $derived(storeGaps(year)[0]);
   const inPlan = $derived(Math.min(at, year.days - 1));
   const reading = $derived(daySentence(year, inPlan, open.system));
-  const ghost = $derived(beside?.year ?? open.ghost);
+  /** Of a plan in which nobody was fed yet there is nothing to lay over. */
+  const ghost = $derived([beside?.year, open.ghost].find((y) => y && y.total.needKg > 0) ?? null);
   const flush = $derived(surplus(year));
   const fate = $derived.by(() => {
     const sum = (of: 'cutKg' | 'wastedKg' | 'weatheredKg') =>
@@ -92,9 +93,12 @@
     void open.season;
     if (shown !== 'picture' && shown !== 'ledger') untrack(() => void lookAhead());
   });
+  let asking = 0;
   async function lookAhead() {
+    const number = ++asking;
     try {
-      outlook = await open.api.outlook(open.view!.id);
+      const answer = await open.api.outlook(open.view!.id);
+      if (number === asking) outlook = answer;
     } catch (e) {
       open.error = open.explain(e);
     }
@@ -222,15 +226,6 @@
     </div>
     <Compare {year} onbeside={(x) => (beside = x)} />
   {/if}
-  {#if ghost && shown === 'picture'}
-    <span class="quiet"
-      >Dashed: fed {beside
-        ? `in ${beside.name}`
-        : open.trial
-          ? 'as the plan stands'
-          : 'before the last change'}</span
-    >
-  {/if}
   {#if shown !== 'ledger'}
     <div class="windows" role="group" aria-label="Days in view">
       {#each WINDOWS as w (w.name)}
@@ -276,6 +271,15 @@
       </div>
       {#if shown === 'picture'}
         <Shelves {year} {ghost} {scale} system={open.system} beyond {at} />
+        {#if ghost}
+          <p class="fate quiet">
+            Dashed: fed {beside
+              ? `in ${beside.name}`
+              : open.trial
+                ? 'as the plan stands'
+                : 'before the last change'}.
+          </p>
+        {/if}
         {#if fate}<p class="fate quiet" data-testid="surplus">{fate}</p>{/if}
         <GroupLanes {year} {scale} {at} />
         <Lanes {year} {scale} {at} onact={act} />

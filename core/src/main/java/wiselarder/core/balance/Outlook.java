@@ -3,7 +3,6 @@ package wiselarder.core.balance;
 import java.time.YearMonth;
 import java.util.List;
 import java.util.function.IntToDoubleFunction;
-import wiselarder.core.day.Shelf;
 import wiselarder.core.resolved.ResolvedPlan;
 
 /**
@@ -15,13 +14,18 @@ public final class Outlook {
   /** Shorter than this, and a day counts as fed. */
   private static final double BARE_KG = 0.5;
 
+  private static final double ROUNDING_KG = 1e-9;
+
   private final YearBalance year;
   private final boolean[] stands;
   private final double[] utilization;
   private final double groundHa;
 
-  /** Reckoned back from the last day: what is needed until the end of each day, and of the plan. */
+  /** What is needed before each day, and over the whole plan at the end. */
   private final double[] needToKg;
+
+  /** By day, the first one after it on which somebody goes short; -1 for none. */
+  private final int[] nextBare;
 
   private final double keptShare;
 
@@ -40,6 +44,11 @@ public final class Outlook {
     needToKg = new double[year.days() + 1];
     for (int d = 0; d < year.days(); d++) {
       needToKg[d + 1] = needToKg[d] + year.needKg(d);
+    }
+    nextBare = new int[year.days()];
+    for (int d = year.days() - 1, bare = -1; d >= 0; d--) {
+      nextBare[d] = bare;
+      bare = year.bareKg(d) > BARE_KG ? d : bare;
     }
     keptShare = keptShare(year);
   }
@@ -131,21 +140,21 @@ public final class Outlook {
 
   /**
    * Whole days after this one that what stands would feed the herd if nothing more grew, with what
-   * is stored or without; the plan's last day is the furthest that is looked to.
+   * is stored or without. Where snow shuts the ground only the store feeds. The plan's last day is
+   * the furthest that is looked to.
    */
   public int lastsDays(int day, boolean withStore) {
-    double kg = standingKg(day) + (withStore ? storedKg(day) : 0);
-    int low = day + 1;
-    int high = year.days();
-    while (low < high) {
-      int middle = (low + high + 1) >>> 1;
-      if (needToKg[middle] - needToKg[day + 1] <= kg + 1e-9) {
-        low = middle;
-      } else {
-        high = middle - 1;
+    double standing = standingKg(day);
+    double stored = withStore ? storedKg(day) : 0;
+    for (int d = day + 1; d < year.days(); d++) {
+      double grazed = year.resolved().weather.snowShuts(d) ? 0 : Math.min(standing, year.needKg(d));
+      standing -= grazed;
+      stored -= year.needKg(d) - grazed;
+      if (stored < -ROUNDING_KG) {
+        return d - day - 1;
       }
     }
-    return low - day - 1;
+    return year.days() - day - 1;
   }
 
   /** True where {@link #lastsDays} reaches the end of the plan: it may last longer. */
@@ -155,12 +164,7 @@ public final class Outlook {
 
   /** The first day after this one on which somebody goes short, -1 for none. */
   public int nextBareDay(int day) {
-    for (int d = day + 1; d < year.days(); d++) {
-      if (year.bareKg(d) > BARE_KG) {
-        return d;
-      }
-    }
-    return -1;
+    return nextBare[day];
   }
 
   /**
@@ -206,14 +210,5 @@ public final class Outlook {
     double need = needToKg[year.days()];
     double eatable = months().stream().mapToDouble(Month::eatableKg).sum();
     return need <= 0 ? 0 : eatable / need;
-  }
-
-  /** What is grazed over the plan of what grows and stands, kg DM. */
-  public double grazedKg() {
-    double kg = 0;
-    for (int d = 0; d < year.days(); d++) {
-      kg += year.eatenKg(Shelf.GROWING, d) + year.eatenKg(Shelf.STANDING, d);
-    }
-    return kg;
   }
 }

@@ -150,8 +150,6 @@ public final class Doubts {
     found.add(new Doubt(code, c.fieldId(), "cut.harvestMethodId", 0, 0, 0));
   }
 
-  /** Areas typed against areas drawn, and fields drawn over each other. */
-
   /** Areas typed otherwise than drawn, and fields that lie over each other. */
   public static List<Doubt> ofMap(List<Field> fields) {
     List<Doubt> found = new ArrayList<>();

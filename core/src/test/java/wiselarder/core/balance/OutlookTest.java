@@ -41,6 +41,27 @@ class OutlookTest {
     assertThat(outlook.lastsDays(0, true)).isEqualTo(whole);
   }
 
+  /**
+   * Under snow what stands feeds nobody: it lasts to the day before, and the store from then on.
+   */
+  @Test
+  void whereSnowShutsTheGroundOnlyTheStoreFeeds() {
+    Farms farm = new Farms().eaters("herd", 10, 10).field("a", 100, 0, 3500);
+    farm.climate = "cold_continental_north";
+    YearBalance b = ENGINE.simulate(farm.bales("hay", 60).feed("herd", null, null).build());
+    int shut = 0;
+    while (!b.resolved().weather.snowShuts(shut)) {
+      shut++;
+    }
+    Outlook outlook = Outlook.of(b);
+    int from = shut - 10;
+    assertThat(outlook.standingKg(from)).isGreaterThan(100 * 100);
+    assertThat(outlook.lastsDays(from, false)).isEqualTo(9);
+    double stored = outlook.storedKg(from);
+    assertThat(stored).isPositive();
+    assertThat(outlook.lastsDays(from, true)).isEqualTo(9 + (int) (stored / 100));
+  }
+
   /** 80 bales of 360 kg, one of them opened and partly eaten; 15% is lost in feeding. */
   @Test
   void whatIsStoredIsTakenByTheShareThatIsEaten() {

@@ -3,7 +3,7 @@ import { freshId, type PlanSession } from '../plan/session.svelte';
 import { actOffers, type Act } from './acts';
 
 /** The other fields of its block on which the same can be done. */
-export function blockMates(open: PlanSession, field: Field, act: Act): Field[] {
+function blockMates(open: PlanSession, field: Field, act: Act): Field[] {
   if (!field.block) return [];
   return open.view!.farm.fields.filter(
     (f) =>
@@ -14,7 +14,7 @@ export function blockMates(open: PlanSession, field: Field, act: Act): Field[] {
 }
 
 /** What is done on one field, done on others too: each with ids of its own, the same at every call. */
-export function doneOn(others: Field[]): (edit: Edit, field: Field) => Edit[] {
+function doneOn(others: Field[]): (edit: Edit, field: Field) => Edit[] {
   const ids: Record<string, string> = {};
   const idFor = (what: string) => (ids[what] ??= freshId(what, []));
   return (edit, field) => [
@@ -40,4 +40,46 @@ export function doneOn(others: Field[]): (edit: Edit, field: Field) => Edit[] {
       } as Edit;
     }),
   ];
+}
+
+/**
+ * Something done on a field as its form has it: tried at once, saved on demand, and on the whole block
+ * where the keeper says so.
+ */
+export class Deed {
+  /** Done on the rest of the block too. */
+  whole = $state(false);
+  /** The rest of the block; nobody where something planned is changed. */
+  readonly mates: Field[];
+  private readonly everywhere: (edit: Edit, field: Field) => Edit[];
+
+  /** @param edit what the form holds now */
+  constructor(
+    private readonly open: PlanSession,
+    readonly field: Field,
+    act: Act,
+    changeId: string | null,
+    private readonly edit: () => Edit,
+  ) {
+    this.mates = changeId ? [] : blockMates(open, field, act);
+    this.everywhere = doneOn(this.mates);
+  }
+
+  private edits(): Edit[] {
+    return this.whole ? this.everywhere(this.edit(), this.field) : [this.edit()];
+  }
+
+  tryOut() {
+    void this.open.tryOut(this.edits());
+  }
+
+  onWhole(on: boolean) {
+    this.whole = on;
+    this.tryOut();
+  }
+
+  /** True when it is in the plan now. */
+  put(): Promise<boolean> {
+    return this.open.edit(this.edits());
+  }
 }
