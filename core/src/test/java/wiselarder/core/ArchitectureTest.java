@@ -63,7 +63,16 @@ class ArchitectureTest {
               "day", Set.of("resolved", "forage", "herd", "land", "plan", "store", "weather")),
           Map.entry(
               "balance",
-              Set.of("resolved", "day", "calendar", "forage", "herd", "plan", "quantity", "store")),
+              Set.of(
+                  "resolved",
+                  "day",
+                  "calendar",
+                  "forage",
+                  "herd",
+                  "plan",
+                  "quantity",
+                  "store",
+                  "weather")),
           Map.entry(
               "diet",
               Set.of(
