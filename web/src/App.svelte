@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Component } from 'svelte';
-  import { onMount } from 'svelte';
+  import { onMount, untrack } from 'svelte';
   import { MediaQuery } from 'svelte/reactivity';
   import Router, { push, router, type RouteDefinition } from 'svelte-spa-router';
   import { wrap } from 'svelte-spa-router/wrap';
@@ -48,7 +48,10 @@
     void signed.look();
   });
   $effect(() => {
-    if (signed.state && !signed.who) open.close();
+    if (signed.state && !signed.who) {
+      open.close();
+      void untrack(() => open.needCatalogue());
+    }
     if (!signed.who || token) return;
     if (planId && planId !== open.view?.id) void open.open(planId);
     if (!planId) open.close();
@@ -88,7 +91,11 @@
   {:else if !signed.state}
     <p class="loading" role="status">{signed.error || 'Opening.'}</p>
   {:else if !signed.who}
-    <SignIn />
+    <SignIn>
+      {#if open.catalogue}
+        {#await import('./farm/QuickHay.svelte') then { default: QuickHay }}<QuickHay />{/await}
+      {/if}
+    </SignIn>
   {:else if !planId}
     {#await import('./farm/Farms.svelte') then { default: Farms }}<Farms />{/await}
   {:else if open.view?.id === planId && open.catalogue}

@@ -22,6 +22,8 @@ export type WriteRequest = Schemas['WriteRequest'];
 export type HaySheet = Schemas['HaySheet'];
 export type Supplement = Schemas['Supplement'];
 export type SellingOrder = Schemas['SellingOrder'];
+export type Anchor = Schemas['Anchor'];
+export type MarkDates = Schemas['MarkView'];
 export type Outlook = Read<Schemas['OutlookView']>;
 export type Weaning = Schemas['WeaningView'];
 export type Sample = Schemas['Sent'];
@@ -249,6 +251,7 @@ export function apiIn(looking: { season: string }) {
     cover: (id: string, readings: Readings) => post<Cover>(`/plans/${id}/cover`, readings),
     haySum: (id: string, asked: Record<string, string>) =>
       get<HaySheet>(inSeason(`/plans/${id}/hay-sum?${query(asked)}`)),
+    marks: (id: string) => get<MarkDates[]>(`/plans/${id}/marks`),
     outlook: (id: string) => get<Outlook>(inSeason(`/plans/${id}/outlook`)),
     supplement: (id: string) => get<Supplement[]>(inSeason(`/plans/${id}/supplement`)),
     selling: (id: string, on: string) =>

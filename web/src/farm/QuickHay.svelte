@@ -191,7 +191,7 @@
       />
     </div>
   </details>
-  {#if !signed.who?.visitor}
+  {#if signed.who && !signed.who.visitor}
     <button class="btn plain" disabled={wrong !== ''} onclick={keep}>Keep it as a farm</button>
   {/if}
   <p class="quiet fine">

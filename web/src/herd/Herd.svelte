@@ -3,6 +3,7 @@
   import type { AnimalGroup, FeedStep } from '../api/client';
   import { Draft } from '../form/draft.svelte';
   import ChangesForm from './ChangesForm.svelte';
+  import { feedingEdits, type Ties } from './feeding';
   import GroupForm from './GroupForm.svelte';
   import ItemList from '../form/ItemList.svelte';
   import KeepingForm from './KeepingForm.svelte';
@@ -30,9 +31,13 @@
     id: string;
     group: AnimalGroup;
     steps: FeedStep[];
+    ties: Ties;
   }
   const draft = new Draft<Mob>(
-    (mob) => [{ putGroup: mob.group }, { setFeeding: { groupId: mob.group.id, steps: mob.steps } }],
+    (mob) => [
+      { putGroup: mob.group },
+      ...feedingEdits(mob.group.id, mob.steps, mob.ties, open.view!.plan.anchors),
+    ],
     (id) => mob(groups.some((g) => g.id === id) ? id! : groups[0]?.id),
   );
   const groups = $derived(open.view!.farm.groups);
@@ -75,7 +80,12 @@
   function mob(id: string | undefined): Mob | null {
     const group = groups.find((g) => g.id === id);
     return group
-      ? { id: group.id, group, steps: open.view!.plan.steps.filter((s) => s.groupId === id) }
+      ? {
+          id: group.id,
+          group,
+          steps: open.view!.plan.steps.filter((s) => s.groupId === id),
+          ties: {},
+        }
       : null;
   }
   function choose(id: string | undefined) {
@@ -91,6 +101,7 @@
         id,
         group: usualGroup(open, id, `Group ${groups.length + 1}`, 'beef/cow', 10),
         steps: usualSteps(id),
+        ties: {},
       },
       true,
     );
@@ -158,7 +169,9 @@
               groupId={group.id}
               name={group.name}
               steps={draft.item!.steps}
+              ties={draft.item!.ties}
               onchange={(steps) => draft.set('steps', steps)}
+              onties={(ties) => draft.set('ties', ties)}
             />
           {:else if shown === 'keeping'}
             <KeepingForm {group} onchange={put} />

@@ -1,18 +1,22 @@
 <script lang="ts">
   import type { FeedStep } from '../api/client';
-  import { behind, reordered } from './feeding';
+  import { behind, reordered, type Ties } from './feeding';
   import StepForm from './StepForm.svelte';
 
   let {
     steps,
     chosenId,
+    ties,
     onchange,
+    onties,
     onchoose,
   }: {
     /** All of the group, in order. */
     steps: FeedStep[];
     chosenId: string | null;
+    ties: Ties;
     onchange: (steps: FeedStep[]) => void;
+    onties: (ties: Ties) => void;
     onchoose: (id: string | null) => void;
   } = $props();
 
@@ -26,6 +30,8 @@
       {step}
       number={i + 1}
       behind={behind(steps, i)}
+      {ties}
+      {onties}
       onchange={(change) =>
         onchange(steps.map((s) => (s.id === step.id ? { ...s, ...change } : s)))}
     />

@@ -4,8 +4,9 @@
   import { thePlan } from '../plan/context';
   import { blocksOf, withBlock } from '../words/blocks';
   import Choice from '../form/Choice.svelte';
-  import DateField from '../form/DateField.svelte';
+  import TiedDate from '../form/TiedDate.svelte';
   import NumberField from '../form/NumberField.svelte';
+  import { tieOf, withTie, type Ties } from './feeding';
   import PortionForm from './PortionForm.svelte';
 
   const open = thePlan();
@@ -14,14 +15,19 @@
     step,
     number,
     behind = 0,
+    ties,
     onchange,
+    onties,
   }: {
     step: FeedStep;
     /** Its place in the order, from 1. */
     number: number;
     /** The earlier step that leaves nothing for it to do, from 1; else 0. */
     behind?: number;
+    /** What its dates go by, as drafted. */
+    ties: Ties;
     onchange: (change: Partial<FeedStep>) => void;
+    onties: (ties: Ties) => void;
   } = $props();
 
   const MANY = 8;
@@ -46,6 +52,8 @@
     sources.filter((s) => `${s.name} ${'block' in s ? s.block : ''}`.toLowerCase().includes(words)),
   );
 
+  const tie = (part: 'FROM' | 'TO') => tieOf(ties, view.plan.anchors, step.id, part);
+
   function toggle(id: string, on: boolean) {
     const ids = step.sourceIds.filter((s) => s !== id);
     onchange({ sourceIds: on ? [...ids, id] : ids });
@@ -62,14 +70,19 @@
     ]}
     onchange={(v) => onchange({ kind: v as FeedStep['kind'], sourceIds: [], roundDays: null })}
   />
-  <DateField
+  <TiedDate
     label="From"
     value={step.fromInclusive}
+    tie={tie('FROM')}
+    ontie={(t) => onties(withTie(ties, step.id, 'FROM', t))}
     onchange={(v) => onchange({ fromInclusive: v })}
   />
-  <DateField
+  <TiedDate
     label="To, last day"
+    shownAfter={-1}
     value={step.toExclusive ? lastDay(step.toExclusive) : null}
+    tie={tie('TO')}
+    ontie={(t) => onties(withTie(ties, step.id, 'TO', t))}
     onchange={(v) => onchange({ toExclusive: v ? endAfter(v) : null })}
   />
   <PortionForm portion={step.portion} onchange={(portion) => onchange({ portion })} />

@@ -5,7 +5,7 @@
   import { rulerScale } from '../ruler/scale';
   import StepBars from '../ruler/StepBars.svelte';
   import { stepText } from '../words/feeds';
-  import { added } from './feeding';
+  import { added, type Ties } from './feeding';
   import OneStep from './OneStep.svelte';
 
   const open = thePlan();
@@ -14,12 +14,16 @@
     groupId,
     name,
     steps,
+    ties,
     onchange,
+    onties,
   }: {
     groupId: string;
     name: string;
     steps: FeedStep[];
+    ties: Ties;
     onchange: (steps: FeedStep[]) => void;
+    onties: (ties: Ties) => void;
   } = $props();
 
   let width = $state(800);
@@ -68,7 +72,7 @@
       }}
     />
   </div>
-  <OneStep {steps} {chosenId} {onchange} onchoose={(id) => (chosenId = id)} />
+  <OneStep {steps} {chosenId} {ties} {onchange} {onties} onchoose={(id) => (chosenId = id)} />
   <button class="btn plain" onclick={() => add('GRAZE')}>Add grazing</button>
   <button class="btn plain" onclick={() => add('STORE')}>Add stored feed</button>
 </section>

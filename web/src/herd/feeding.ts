@@ -1,4 +1,5 @@
-import type { FeedStep } from '../api/client';
+import type { Anchor, Edit, FeedStep } from '../api/client';
+import type { Tie } from '../words/anchors';
 import { freshId } from '../plan/session.svelte';
 
 /** A step moved up or down the order. */
@@ -43,4 +44,58 @@ export function behind(steps: FeedStep[], i: number): number {
     (s.toExclusive === null ||
       (steps[i].toExclusive !== null && s.toExclusive >= steps[i].toExclusive!));
   return steps[i]?.kind === 'GRAZE' ? steps.slice(0, i).findIndex(covers) + 1 : 0;
+}
+
+type End = 'FROM' | 'TO';
+
+/** What ends of steps go by where a draft says otherwise than the plan: by step and end. */
+export type Ties = Record<string, Tie | null>;
+
+const tieKey = (stepId: string, part: End) => `FEEDING/${stepId}/${part}`;
+
+/** What an end of a step goes by; null of a plain date. */
+export function tieOf(ties: Ties, anchors: Anchor[], stepId: string, part: End): Tie | null {
+  const said = ties[tieKey(stepId, part)];
+  if (said !== undefined) return said;
+  return (
+    anchors.find((a) => a.what === 'FEEDING' && a.itemId === stepId && a.part === part) ?? null
+  );
+}
+
+export function withTie(ties: Ties, stepId: string, part: End, tie: Tie | null): Ties {
+  return { ...ties, [tieKey(stepId, part)]: tie };
+}
+
+/** A group's order of feeds with what its dates go by, as edits. */
+export function feedingEdits(
+  groupId: string,
+  steps: FeedStep[],
+  ties: Ties,
+  anchors: Anchor[],
+): Edit[] {
+  const freed: Edit[] = [];
+  const tied: Edit[] = [];
+  for (const step of steps)
+    for (const part of ['FROM', 'TO'] as const) {
+      const key = tieKey(step.id, part);
+      const said = ties[key];
+      const open = (part === 'FROM' ? step.fromInclusive : step.toExclusive) === null;
+      if (said && !open)
+        tied.push({
+          putAnchor: {
+            what: 'FEEDING',
+            itemId: step.id,
+            part,
+            mark: said.mark,
+            ofId: said.ofId,
+            daysAfter: said.daysAfter,
+          },
+        });
+      else if (
+        said === null &&
+        anchors.some((a) => a.what === 'FEEDING' && a.itemId === step.id && a.part === part)
+      )
+        freed.push({ removeAnchor: key });
+    }
+  return [...freed, { setFeeding: { groupId, steps } }, ...tied];
 }

@@ -1,6 +1,6 @@
 import type { Change, Told } from '../api/client';
 import { lastDay, longDate } from '../units/dates';
-import { THINGS } from '../words/changes';
+import { anchorText, THINGS } from '../words/changes';
 import { memberValue, memberWord } from '../words/members';
 import { plural } from '../words/year';
 import type { System } from '../units/units';
@@ -47,6 +47,7 @@ function what(told: Told, system: System): string {
 
 /** One thing that was changed, as it was done. */
 export function doneText(change: Change, system: System): string {
+  if (change.what === 'ANCHOR') return anchorText(change);
   const thing = THINGS[change.what];
   if (change.kind === 'REMOVED') {
     const kept = ['FIELD', 'GROUP', 'LOT', 'SCENARIO', 'FORAGE'].includes(change.what);

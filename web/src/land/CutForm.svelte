@@ -8,7 +8,7 @@
   import { freshId } from '../plan/session.svelte';
   import { doubtText } from '../words/doubts';
   import Choice from '../form/Choice.svelte';
-  import DateField from '../form/DateField.svelte';
+  import TiedDate from '../form/TiedDate.svelte';
   import NumberField from '../form/NumberField.svelte';
   import ActBar from './ActBar.svelte';
   import { Deed } from './deed.svelte';
@@ -136,8 +136,11 @@
 </script>
 
 <div class="input-grid">
-  <DateField
+  <TiedDate
     label="Cut on"
+    fieldId={field.id}
+    tie={deed.tie('FROM')}
+    ontie={(t) => deed.tieTo('FROM', t)}
     value={date}
     onchange={(v) => {
       if (v) date = v;

@@ -5,7 +5,7 @@
   import { thePlan } from '../plan/context';
   import { freshId } from '../plan/session.svelte';
   import { amount } from '../units/units';
-  import DateField from '../form/DateField.svelte';
+  import TiedDate from '../form/TiedDate.svelte';
   import NumberField from '../form/NumberField.svelte';
   import ActBar from './ActBar.svelte';
   import { Deed } from './deed.svelte';
@@ -86,8 +86,11 @@
 </script>
 
 <div class="input-grid">
-  <DateField
+  <TiedDate
     label="On"
+    fieldId={field.id}
+    tie={deed.tie('FROM')}
+    ontie={(t) => deed.tieTo('FROM', t)}
     value={date}
     onchange={(v) => {
       if (v) date = v;

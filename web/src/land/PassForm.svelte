@@ -6,7 +6,7 @@
   import { freshId } from '../plan/session.svelte';
   import { passText } from '../words/land';
   import Choice from '../form/Choice.svelte';
-  import DateField from '../form/DateField.svelte';
+  import TiedDate from '../form/TiedDate.svelte';
   import NumberField from '../form/NumberField.svelte';
   import ActBar from './ActBar.svelte';
   import { Deed } from './deed.svelte';
@@ -62,14 +62,21 @@
     options={open.view!.farm.groups}
     onchange={(v) => set({ groupId: v })}
   />
-  <DateField
+  <TiedDate
     label="From"
+    fieldId={field.id}
+    tie={deed.tie('FROM')}
+    ontie={(t) => deed.tieTo('FROM', t)}
     name="pass.fromInclusive"
     value={pass.fromInclusive}
     onchange={(v) => v && set({ fromInclusive: v })}
   />
-  <DateField
+  <TiedDate
     label="To"
+    shownAfter={-1}
+    fieldId={field.id}
+    tie={deed.tie('TO')}
+    ontie={(t) => deed.tieTo('TO', t)}
     name="pass.dates"
     value={lastDay(pass.toExclusive)}
     onchange={(v) => v && set({ toExclusive: endAfter(v) })}

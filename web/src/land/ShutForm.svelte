@@ -1,10 +1,10 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import type { Closing, Edit, Field } from '../api/client';
-  import { isoOf } from '../units/dates';
+  import { endAfter, isoOf, lastDay } from '../units/dates';
   import { thePlan } from '../plan/context';
   import { freshId } from '../plan/session.svelte';
-  import DateField from '../form/DateField.svelte';
+  import TiedDate from '../form/TiedDate.svelte';
   import ActBar from './ActBar.svelte';
   import { Deed } from './deed.svelte';
   import { usualShutting } from './acts';
@@ -61,20 +61,30 @@
 </script>
 
 <div class="input-grid">
-  <DateField
+  <TiedDate
     label="Shut from"
+    fieldId={field.id}
+    tie={deed.tie('FROM')}
+    ontie={(t) => deed.tieTo('FROM', t)}
     value={closing.fromInclusive}
     onchange={(v) => v && set({ fromInclusive: v })}
   />
-  <DateField
+  <TiedDate
     label="Open on"
+    fieldId={field.id}
+    tie={deed.tie('TO')}
+    ontie={(t) => deed.tieTo('TO', t)}
     value={closing.toExclusive}
     onchange={(v) => v && set({ toExclusive: v })}
   />
-  <DateField
+  <TiedDate
     label="Eaten to, last day (or to the end)"
-    value={closing.grazeUntilExclusive}
-    onchange={(v) => set({ grazeUntilExclusive: v })}
+    fieldId={field.id}
+    tie={deed.tie('UNTIL')}
+    ontie={(t) => deed.tieTo('UNTIL', t)}
+    shownAfter={-1}
+    value={closing.grazeUntilExclusive ? lastDay(closing.grazeUntilExclusive) : null}
+    onchange={(v) => set({ grazeUntilExclusive: v ? endAfter(v) : null })}
   />
 </div>
 {#if eaters.length > 1}

@@ -7,7 +7,7 @@
   import { againstText } from '../words/land';
   import { sowingOutcome } from '../words/year';
   import Choice from '../form/Choice.svelte';
-  import DateField from '../form/DateField.svelte';
+  import TiedDate from '../form/TiedDate.svelte';
   import NumberField from '../form/NumberField.svelte';
   import ActBar from './ActBar.svelte';
   import { Deed } from './deed.svelte';
@@ -122,8 +122,11 @@
       tryOut();
     }}
   />
-  <DateField
+  <TiedDate
     label="Sown on"
+    fieldId={field.id}
+    tie={deed.tie('FROM')}
+    ontie={(t) => deed.tieTo('FROM', t)}
     name="sowing.sowOn"
     value={sowOn ?? usual}
     onchange={(v) => {
@@ -158,8 +161,11 @@
       tryOut();
     }}
   />
-  <DateField
+  <TiedDate
     label="Ended on (or its own end)"
+    fieldId={field.id}
+    tie={deed.tie('TO')}
+    ontie={(t) => deed.tieTo('TO', t)}
     name="sowing.endsOn"
     value={endsOn}
     onchange={(v) => {

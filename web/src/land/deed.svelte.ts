@@ -1,5 +1,6 @@
-import type { Edit, Field } from '../api/client';
+import type { Anchor, Edit, Field } from '../api/client';
 import { freshId, type PlanSession } from '../plan/session.svelte';
+import type { Tie } from '../words/anchors';
 import { actOffers, type Act } from './acts';
 
 /** The other fields of its block on which the same can be done. */
@@ -13,19 +14,22 @@ function blockMates(open: PlanSession, field: Field, act: Act): Field[] {
   );
 }
 
+/** What is done, and the marks of the year that its dates go by. */
+type Done = [edit: Edit, anchors: Anchor[]];
+
 /** What is done on one field, done on others too: each with ids of its own, the same at every call. */
-function doneOn(others: Field[]): (edit: Edit, field: Field) => Edit[] {
+function doneOn(others: Field[]): (done: Done, field: Field) => Done[] {
   const ids: Record<string, string> = {};
   const idFor = (what: string) => (ids[what] ??= freshId(what, []));
-  return (edit, field) => [
-    edit,
-    ...others.map((f) => {
+  return ([edit, anchors], field) =>
+    others.map((f) => {
       const [[key, thing]] = Object.entries(edit) as [string, Record<string, unknown>][];
       const lot = thing.lot as { name: string } | undefined;
-      return {
+      const id = idFor(`${key}-${f.id}`.slice(0, 30));
+      const there = {
         [key]: {
           ...thing,
-          id: idFor(`${key}-${f.id}`.slice(0, 30)),
+          id,
           fieldId: f.id,
           ...(lot
             ? {
@@ -38,8 +42,19 @@ function doneOn(others: Field[]): (edit: Edit, field: Field) => Edit[] {
             : {}),
         },
       } as Edit;
-    }),
-  ];
+      const its = (a: Anchor) => ({
+        ...a,
+        itemId: id,
+        ofId: a.mark === 'GREEN_UP' ? f.id : a.ofId,
+      });
+      return [there, anchors.map(its)];
+    });
+}
+
+/** The thing that an edit puts. */
+function thingOf(edit: Edit): { what: Anchor['what']; id: string } {
+  const [[key, thing]] = Object.entries(edit) as [string, { id: string }][];
+  return { what: key.slice('put'.length).toUpperCase() as Anchor['what'], id: thing.id };
 }
 
 /**
@@ -51,7 +66,10 @@ export class Deed {
   whole = $state(false);
   /** The rest of the block; nobody where something planned is changed. */
   readonly mates: Field[];
-  private readonly everywhere: (edit: Edit, field: Field) => Edit[];
+  private readonly everywhere: (done: Done, field: Field) => Done[];
+  /** What its dates go by where the form says otherwise than the plan; null of a plain date. */
+  private ties = $state<Partial<Record<Anchor['part'], Tie | null>>>({});
+  private readonly stored: Anchor[];
 
   /** @param edit what the form holds now */
   constructor(
@@ -63,10 +81,39 @@ export class Deed {
   ) {
     this.mates = changeId ? [] : blockMates(open, field, act);
     this.everywhere = doneOn(this.mates);
+    this.stored = (open.view!.plan.anchors ?? []).filter((a) => a.itemId === changeId);
+  }
+
+  /** What one of the dates goes by. */
+  tie(part: Anchor['part']): Tie | null {
+    const said = this.ties[part];
+    return said !== undefined ? said : (this.stored.find((a) => a.part === part) ?? null);
+  }
+
+  tieTo(part: Anchor['part'], tie: Tie | null) {
+    this.ties[part] = tie;
+    this.tryOut();
   }
 
   private edits(): Edit[] {
-    return this.whole ? this.everywhere(this.edit(), this.field) : [this.edit()];
+    const edit = this.edit();
+    const { what, id } = thingOf(edit);
+    const said = Object.entries($state.snapshot(this.ties)) as [Anchor['part'], Tie | null][];
+    const anchors = said.flatMap(([part, tie]) =>
+      tie
+        ? [{ what, itemId: id, part, mark: tie.mark, ofId: tie.ofId, daysAfter: tie.daysAfter }]
+        : [],
+    );
+    const freed = said
+      .filter(([part, tie]) => !tie && this.stored.some((a) => a.part === part))
+      .map(([part]): Edit => ({ removeAnchor: `${what}/${id}/${part}` }));
+    const done: Done[] = [[edit, anchors]];
+    if (this.whole) done.push(...this.everywhere(done[0], this.field));
+    // whoever frees a date does so before it is moved
+    return [
+      ...freed,
+      ...done.flatMap(([put, tied]) => [put, ...tied.map((a): Edit => ({ putAnchor: a }))]),
+    ];
   }
 
   tryOut() {

@@ -1,8 +1,11 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import { push } from 'svelte-spa-router';
   import { api } from '../api/client';
   import { signed } from './signed.svelte';
   import Account from './Account.svelte';
+
+  let { children }: { children?: Snippet } = $props();
 
   const state = $derived(signed.state!);
 
@@ -52,6 +55,7 @@
       </p>
     {/if}
   </section>
+  <div class="below">{@render children?.()}</div>
 </div>
 
 <style>
@@ -63,6 +67,9 @@
     margin: 0 auto;
     padding: 3rem 20px;
     align-items: start;
+  }
+  .below {
+    grid-column: 1 / -1;
   }
   .what {
     display: grid;

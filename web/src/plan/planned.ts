@@ -1,6 +1,7 @@
-import type { Edit, PlanView, YearView } from '../api/client';
+import type { Anchor, Edit, PlanView, YearView } from '../api/client';
 import { lastDay, shortDate } from '../units/dates';
 import { amount, type System } from '../units/units';
+import { goesBy } from '../words/anchors';
 import { passText, stageWord } from '../words/land';
 import { plural, sowingOutcome, sowingText } from '../words/year';
 
@@ -113,8 +114,25 @@ export function plannedThings(
       };
     }),
   ];
-  return things.sort((a, b) => a.date.localeCompare(b.date));
+  const nameOf = (id: string) => farm.groups.find((g) => g.id === id)?.name ?? field(id);
+  return things
+    .map((t) => {
+      const by = goesBy(plan.anchors ?? [], WHAT[t.kind], t.id, nameOf);
+      return by ? { ...t, outcome: `${t.outcome} ${by}`.trim() } : t;
+    })
+    .sort((a, b) => a.date.localeCompare(b.date));
 }
+
+/** What each kind of planned thing is called where its dates go by a mark. */
+export const WHAT: Record<PlannedThing['kind'], Anchor['what']> = {
+  shut: 'CLOSING',
+  cut: 'CUT',
+  sow: 'SOWING',
+  pass: 'PASS',
+  nitrogen: 'DRESSING',
+  water: 'IRRIGATION',
+  buy: 'PURCHASE',
+};
 
 type CutLot = PlanView['plan']['cuts'][number]['lot'];
 

@@ -8,6 +8,7 @@ import {
   type Edit,
   type EditRequest,
   type FieldYear,
+  type MarkDates,
   type Part,
   type PlanView,
   type Problem,
@@ -48,6 +49,9 @@ export class PlanSession {
   /** Key of the season that the whole product is looked at in. */
   season = $state('normal');
   records = $state.raw<WeatherRecord[]>([]);
+  /** Dates that others may go by; null until a screen asks. */
+  marks = $state.raw<MarkDates[] | null>(null);
+  private marksOf = '';
   /** The season that years are asked for in; it shows once the answer is there. */
   private readonly looking = $state({ season: 'normal' });
   /** Calls about this plan, in its season. */
@@ -105,6 +109,20 @@ export class PlanSession {
   /** What is hard to believe in one input of a field, group or lot. */
   doubt(subjectId: string, field: string): Doubt | undefined {
     return this.year.doubts.find((d) => d.subjectId === subjectId && d.field === field);
+  }
+
+  /** What dates can go by, as the plan stands now. */
+  async needMarks() {
+    const of = `${this.view!.id} ${this.view!.revision}`;
+    if (this.marksOf === of) return;
+    this.marksOf = of;
+    try {
+      const marks = await this.api.marks(this.view!.id);
+      if (this.marksOf === of) this.marks = marks;
+    } catch (e) {
+      this.marksOf = '';
+      this.error = this.explain(e);
+    }
   }
 
   async needCatalogue() {

@@ -16,12 +16,24 @@ export const THINGS: Record<Change['what'], string> = {
   IRRIGATION: 'the watering of',
   SCENARIO: 'the weather scenario',
   PASS: 'the passes for light on',
+  ANCHOR: 'what a date goes by of',
   FORAGE: 'the own forage',
   TEST: 'the test of',
 };
 
+/** A date that goes by a mark of the year, or does no longer. */
+export function anchorText(change: Change): string {
+  const done = {
+    ADDED: 'Tied a date to a mark of the year',
+    REMOVED: 'Made a tied date a plain one',
+    CHANGED: 'Moved a date against its mark of the year',
+  }[change.kind];
+  return `${done}: ${change.name}`;
+}
+
 /** One change of an import in a sentence. */
 export function changeText(change: Change): string {
+  if (change.what === 'ANCHOR') return anchorText(change);
   const verb = { ADDED: 'Adds', REMOVED: 'Removes', CHANGED: 'Changes' }[change.kind];
   return `${verb} ${THINGS[change.what]} ${change.name}`;
 }

@@ -109,6 +109,7 @@ const STATED_NAMES: Record<StatedName, string> = {
   'irrigation.waterMm': 'Water that reaches the soil',
   'scenario.name': 'Called',
   'overlay.amount': 'Change',
+  'anchor.daysAfter': 'Days after its mark',
   'pass.whenKgPerHa': 'Whenever it stands at',
   'pass.leaveKgPerHa': 'Take it down to',
   'fed.units': 'Units fed',

@@ -59,6 +59,18 @@ const WANTED: Record<string, string> = {
 };
 
 /** A code without its sentence is an error when the client is built. */
+const NO_MARK: Record<string, string> = {
+  GREEN_UP: 'This field does not sleep in a normal year: it has no green-up.',
+  FIRST_BIRTH: 'This group has no births.',
+  WEANING: 'This group has no births, so nothing is weaned.',
+  ...Object.fromEntries(
+    ['10', '50', '90'].flatMap((n) => [
+      [`FIRST_FROST_${n}`, 'There is no frost to speak of in this climate.'],
+      [`LAST_FROST_${n}`, 'There is no frost to speak of in this climate.'],
+    ]),
+  ),
+};
+
 const SENTENCES: { [C in RefusalCode]: (v: RefusalValues[C], at: At) => string } = {
   missing: (_, at) => (at.name ? `${at.name} is needed.` : 'A value is needed.'),
   out_of_range: (v, at) =>
@@ -70,6 +82,8 @@ const SENTENCES: { [C in RefusalCode]: (v: RefusalValues[C], at: At) => string }
   dates_reversed: (_, at) => `${at.name || 'Dates'}: the first day must come before the last.`,
   date_outside_plan: (v) =>
     `${date(v.on)} lies outside the plan: ${months(v.first, v.last)} is accepted.`,
+
+  no_such_mark: (v) => `${NO_MARK[v.mark] ?? 'There is no such mark here.'} Keep a plain date.`,
 
   unknown_id: (v, at) => `${of(at)}there is no "${v.id}" here. It may have been removed meanwhile.`,
   unknown_kind: (v) => `The product knows no animals of the kind "${v.kind}".`,

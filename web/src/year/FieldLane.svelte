@@ -37,6 +37,19 @@
 
   let pointed = $state<number | null>(null);
   let row: HTMLElement;
+  let near = $state(true);
+  let last: {
+    result: FieldYear;
+    year: YearView;
+    plan: PlanView['plan'];
+    scale: RulerScale;
+    at: number;
+  };
+  /** As it stood when it was last near the window: a lane that nobody sees is not drawn anew. */
+  const drawn = $derived.by(() => {
+    if (near) last = { result, year, plan, scale, at };
+    return last;
+  });
   const forage = $derived(open.forages.find((f) => f.id === field.stand.forageId));
   const stand = $derived((forage?.name ?? '').split(' (')[0].toLowerCase());
   const offers = $derived(actOffers(open, field));
@@ -45,10 +58,24 @@
     const x = e.clientX - row.getBoundingClientRect().left;
     pointed = x > scale.left ? scale.day(x) : null;
   }
+  function watch(node: HTMLElement) {
+    const watcher = new IntersectionObserver(
+      (entries) => (near = entries[entries.length - 1].isIntersecting),
+      { rootMargin: '150px' },
+    );
+    watcher.observe(node);
+    return () => watcher.disconnect();
+  }
 </script>
 
 <!-- the menu at the field's name does the same for the keyboard -->
-<div class="row" bind:this={row} onpointerdowncapture={point} oncontextmenucapture={point}>
+<div
+  class="row"
+  bind:this={row}
+  {@attach watch}
+  onpointerdowncapture={point}
+  oncontextmenucapture={point}
+>
   <div class="name" style:width={`${scale.left - 62}px`}>
     <Menu
       label={field.name}
@@ -66,12 +93,12 @@
         {field}
         {stand}
         dead={forage?.cropResidue ?? false}
-        {result}
-        {year}
-        {plan}
-        {scale}
+        result={drawn.result}
+        year={drawn.year}
+        plan={drawn.plan}
+        scale={drawn.scale}
         {farmMostKgPerHa}
-        {at}
+        at={drawn.at}
         system={open.system}
         may={open.mayPlan}
         {onshift}

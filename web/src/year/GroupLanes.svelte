@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { FeedStep, GroupCurve, YearView } from '../api/client';
-  import { added } from '../herd/feeding';
+  import { added, feedingEdits, type Ties } from '../herd/feeding';
   import OneStep from '../herd/OneStep.svelte';
   import { thePlan } from '../plan/context';
   import type { RulerScale } from '../ruler/scale';
@@ -18,6 +18,7 @@
   let chosenStep = $state<string | null>(null);
   /** The order of feeds as it is being drawn or typed, before it is saved. */
   let drawn = $state<FeedStep[] | null>(null);
+  let ties = $state<Ties>({});
   const farm = $derived(open.view!.farm);
   const plan = $derived(open.view!.plan);
   const groups = $derived(
@@ -80,18 +81,21 @@
     unfolded = unfolded === id ? null : id;
     chosenStep = null;
   }
+  const edits = (next: FeedStep[]) => feedingEdits(unfolded!, next, ties, plan.anchors);
   function shift(next: FeedStep[]) {
     drawn = next;
-    void open.tryOut([{ setFeeding: { groupId: unfolded!, steps: next } }]);
+    void open.tryOut(edits(next));
   }
   async function settle(next: FeedStep[]) {
     drawn = next;
-    if (!(await open.edit([{ setFeeding: { groupId: unfolded!, steps: next } }]))) open.dropTrial();
+    if (!(await open.edit(edits(next)))) open.dropTrial();
     drawn = null;
+    ties = {};
   }
   function leave() {
     if (drawn) open.dropTrial();
     drawn = null;
+    ties = {};
   }
   function add(kind: FeedStep['kind']) {
     const made = added(
@@ -181,6 +185,11 @@
       <OneStep
         {steps}
         chosenId={chosenStep}
+        {ties}
+        onties={(t) => {
+          ties = t;
+          shift(steps);
+        }}
         onchange={shift}
         onchoose={(id) => (chosenStep = id)}
       />

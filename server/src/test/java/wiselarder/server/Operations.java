@@ -76,7 +76,7 @@ public final class Operations {
     CALLS.put(
         "POST /api/people/password",
         json(Needs.SIGN_IN, "{\"old\": \"wrong\", \"password\": \"red clover hay\"}"));
-    CALLS.put("GET /api/catalogue", bare(Needs.SIGN_IN));
+    CALLS.put("GET /api/catalogue", bare(Needs.NOBODY));
     CALLS.put("GET /api/plans", bare(Needs.SIGN_IN));
     CALLS.put("GET /api/farms", bare(Needs.SIGN_IN));
     CALLS.put(
@@ -144,6 +144,7 @@ public final class Operations {
              "terms": {"weightKg": 300, "nitrogenPricePerKg": 1, "valuePerKgGain": 3,
               "costShare": 0}}"""));
     CALLS.put("GET /api/plans/{id}/hay-sum", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/marks", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/outlook", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/supplement", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/selling", bare(Needs.READER));
@@ -167,7 +168,7 @@ public final class Operations {
             {"commandId": "fed-1", "device": "yard phone", "records": [{"on": "2027-12-01",
              "fact": {"kind": "LOT_FED", "lotId": "fescue-rounds", "units": 5, "groupId": "cows",
               "note": ""}}]}"""));
-    CALLS.put("POST /api/hay-sum", json(Needs.SIGN_IN, QUICK));
+    CALLS.put("POST /api/hay-sum", json(Needs.NOBODY, QUICK));
     CALLS.put("POST /api/farms/quick", json(Needs.SIGN_IN, QUICK));
     CALLS.put("GET /api/plans/{id}/map", bare(Needs.READER));
     CALLS.put("POST /api/plans/{id}/map/preview", json(Needs.READER, MAP));

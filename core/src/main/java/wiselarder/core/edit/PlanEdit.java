@@ -90,7 +90,7 @@ public sealed interface PlanEdit {
       List<FeedStep> all = new ArrayList<>();
       before.plan().steps().stream().filter(s -> !s.groupId().equals(groupId)).forEach(all::add);
       all.addAll(steps);
-      return Items.STEPS.with(before, all);
+      return Items.STEPS.with(Items.STEPS.undated(before, all), all);
     }
   }
 

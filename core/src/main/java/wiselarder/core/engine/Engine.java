@@ -3,6 +3,7 @@ package wiselarder.core.engine;
 import java.util.List;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.caution.Cautions;
+import wiselarder.core.edit.Anchoring;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.gap.GapFinder;
@@ -103,9 +104,14 @@ public final class Engine {
     return year(stated).balance();
   }
 
+  /** A plan as edits leave it, with every anchored date where its anchor says. */
+  public FarmPlan changed(FarmPlan stated, List<PlanEdit> edits) {
+    return Anchoring.changed(stated, edits, catalogue);
+  }
+
   /** Applies the edits in order and gives the year of the outcome; the plan stays as it is. */
   public YearBalance tryOut(FarmPlan stated, List<PlanEdit> edits) {
-    FarmPlan changed = PlanEdit.all(stated, edits);
+    FarmPlan changed = changed(stated, edits);
     if (years == null || !season.isThere(stated, records.weather())) {
       return simulate(changed);
     }

@@ -163,6 +163,23 @@ public final class Items<T extends Record> {
           OwnForage::id,
           (p, f) -> f.name());
 
+  /** An anchor goes with what it dates, and with the field or group whose mark it is. */
+  public static final Items<Anchor> ANCHORS =
+      new Items<>(
+              Thing.ANCHOR,
+              Anchor.class,
+              p -> p.plan().anchors(),
+              (p, l) -> new FarmPlan(p.farm(), p.plan().withAnchors(l)),
+              Anchor::key,
+              Items::datedName)
+          .belongsToDated()
+          .refers("anchor.ofId", Thing.GROUP, a -> of(a, a.mark().ofGroup()), (a, gone) -> null)
+          .refers(
+              "anchor.ofId",
+              Thing.FIELD,
+              a -> of(a, a.mark() == Anchor.Mark.GREEN_UP),
+              (a, gone) -> null);
+
   /** Every list, in the order in which changes are told: land, herd, store, what is intended. */
   public static final List<Items<?>> ALL =
       List.of(
@@ -178,7 +195,8 @@ public final class Items<T extends Record> {
           DRESSINGS,
           IRRIGATIONS,
           PASSES,
-          SCENARIOS);
+          SCENARIOS,
+          ANCHORS);
 
   /**
    * Things named by those of a list.
@@ -229,6 +247,17 @@ public final class Items<T extends Record> {
   /** It goes with the one that it names. */
   private Items<T> belongs(String member, Thing to, Function<T, String> one) {
     return refers(member, to, t -> List.of(one.apply(t)), (t, gone) -> null);
+  }
+
+  private Items<T> belongsToDated() {
+    for (Thing thing : Anchor.DATED) {
+      refers(
+          "anchor.itemId",
+          thing,
+          t -> t instanceof Anchor a && a.what() == thing ? List.of(a.itemId()) : List.of(),
+          (t, gone) -> null);
+    }
+    return this;
   }
 
   /** It grows a forage, and one of the keeper's own may not go while it does. */
@@ -329,6 +358,7 @@ public final class Items<T extends Record> {
     }
     FarmPlan left = of;
     for (T t : fallen) {
+      left = withoutReferences(left, thing, id(t));
       if (lot.apply(t) != null) {
         left = withoutReferences(left, Thing.LOT, lot.apply(t).id());
       }
@@ -389,9 +419,47 @@ public final class Items<T extends Record> {
       case GROUP -> of.farm().groups().forEach(g -> ids.add(g.id()));
       case FORAGE -> of.farm().forages().forEach(f -> ids.add(f.id()));
       case LOT -> of.allLots().forEach(l -> ids.add(l.id()));
-      default -> throw new IllegalArgumentException("nothing names a " + thing);
+      default -> listOf(thing).addIds(of, ids);
     }
     return ids;
+  }
+
+  /** The same plan without the anchors of those that a new list has no more. */
+  public FarmPlan undated(FarmPlan of, List<T> changed) {
+    Set<String> left = new HashSet<>();
+    changed.forEach(t -> left.add(id(t)));
+    List<Anchor> anchors = of.plan().anchors();
+    List<Anchor> kept =
+        anchors.stream().filter(a -> a.what() != thing || left.contains(a.itemId())).toList();
+    return kept.size() == anchors.size() ? of : ANCHORS.with(of, kept);
+  }
+
+  private void addIds(FarmPlan of, Set<String> ids) {
+    in(of).forEach(t -> ids.add(id(t)));
+  }
+
+  private static Items<?> listOf(Thing thing) {
+    return ALL.stream()
+        .filter(i -> i.thing == thing)
+        .findFirst()
+        .orElseThrow(() -> new IllegalArgumentException("nothing names a " + thing));
+  }
+
+  private static List<String> of(Anchor anchor, boolean such) {
+    return such ? List.of(anchor.ofId()) : List.of();
+  }
+
+  /** What a person calls the thing that is dated. */
+  private static String datedName(FarmPlan of, Anchor anchor) {
+    return listOf(anchor.what()).nameOf(of, anchor.itemId());
+  }
+
+  private String nameOf(FarmPlan of, String itemId) {
+    return in(of).stream()
+        .filter(t -> id(t).equals(itemId))
+        .map(t -> name(of, t))
+        .findFirst()
+        .orElse(itemId);
   }
 
   private static List<String> sources(FeedStep step, boolean grazed) {

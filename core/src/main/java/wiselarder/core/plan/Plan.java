@@ -18,7 +18,8 @@ public record Plan(
     List<Dressing> dressings,
     List<Irrigation> irrigations,
     List<Scenario> scenarios,
-    List<LightPass> passes) {
+    List<LightPass> passes,
+    List<Anchor> anchors) {
   public static final Stated.Text NAME = Stated.text("plan.name", 80);
 
   public Plan {
@@ -33,6 +34,7 @@ public record Plan(
     irrigations = orNone(irrigations);
     scenarios = orNone(scenarios);
     passes = orNone(passes);
+    anchors = orNone(anchors);
   }
 
   /** Lists that older plans do not have count as empty. */
@@ -40,7 +42,7 @@ public record Plan(
     return list == null ? List.of() : List.copyOf(list);
   }
 
-  /** A plan with no passes for light. */
+  /** A plan with no passes for light, all of whose dates are plain. */
   public Plan(
       String name,
       PlanYear year,
@@ -63,6 +65,7 @@ public record Plan(
         dressings,
         irrigations,
         scenarios,
+        null,
         null);
   }
 
@@ -116,6 +119,10 @@ public record Plan(
     return with(p -> p.passes = changed);
   }
 
+  public Plan withAnchors(List<Anchor> changed) {
+    return with(p -> p.anchors = changed);
+  }
+
   private Plan with(Consumer<Parts> change) {
     Parts parts = new Parts(this);
     change.accept(parts);
@@ -135,6 +142,7 @@ public record Plan(
     private List<Irrigation> irrigations;
     private List<Scenario> scenarios;
     private List<LightPass> passes;
+    private List<Anchor> anchors;
 
     Parts(Plan of) {
       name = of.name;
@@ -148,6 +156,7 @@ public record Plan(
       irrigations = of.irrigations;
       scenarios = of.scenarios;
       passes = of.passes;
+      anchors = of.anchors;
     }
 
     Plan plan() {
@@ -162,7 +171,8 @@ public record Plan(
           dressings,
           irrigations,
           scenarios,
-          passes);
+          passes,
+          anchors);
     }
   }
 }

@@ -16,6 +16,7 @@ public enum Thing {
   IRRIGATION,
   SCENARIO,
   PASS,
+  ANCHOR,
   FORAGE,
   /** A report on a lot; a record, not a part of the plan. */
   TEST

@@ -19,6 +19,8 @@ public enum CoreReason implements Reason {
   NOTE_TOO_LONG(number("characters"), number("most")),
   DATES_REVERSED(day("from"), day("toExclusive")),
   DATE_OUTSIDE_PLAN(day("on"), day("first"), day("last")),
+  /** The place has no such frost, the field never sleeps, the group has no births. */
+  NO_SUCH_MARK(text("mark")),
 
   // what is named and is not there, or is there twice
   UNKNOWN_ID(text("id")),

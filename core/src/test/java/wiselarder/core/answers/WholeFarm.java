@@ -88,7 +88,8 @@ final class WholeFarm {
                 new Irrigation("w1", "ryegrass", day(280), 30),
                 new Irrigation("w2", "ryegrass", day(300), 35)),
             List.of(),
-            List.of(new LightPass("p1", "rye-land", "ewes", day(190), day(260), 2600, 1500))));
+            List.of(new LightPass("p1", "rye-land", "ewes", day(190), day(260), 2600, 1500)),
+            List.of()));
   }
 
   static FarmRecords records() {

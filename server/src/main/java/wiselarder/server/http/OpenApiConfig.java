@@ -63,6 +63,8 @@ class OpenApiConfig {
                   "paddocks",
                   "heights")),
           Map.entry("Heights", Set.of("enterCm", "leaveCm", "againCm", "winterCm")),
+          Map.entry("Anchor", Set.of("ofId")),
+          Map.entry("MarkView", Set.of("ofId")),
           Map.entry("Farm", Set.of("machines", "grid")),
           Map.entry("SetFarm", Set.of("machines", "grid")),
           Map.entry(

@@ -58,9 +58,18 @@ class WebConfig implements WebMvcConfigurer {
     this.mapper = mapper;
   }
 
-  /** What a stranger may ask for: who am I, sign me in, let me take an invitation. */
+  /**
+   * What a stranger may ask for: who am I, sign me in, let me take an invitation; the product's own
+   * tables and the hay sum, which touch no farm.
+   */
   private static final String[] OPEN = {
-    "/api/session", "/api/session/demo", "/api/people/first", "/api/invitations/*", "/api/openapi"
+    "/api/session",
+    "/api/session/demo",
+    "/api/people/first",
+    "/api/invitations/*",
+    "/api/openapi",
+    "/api/catalogue",
+    "/api/hay-sum"
   };
 
   @Bean

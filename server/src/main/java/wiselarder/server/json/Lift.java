@@ -25,11 +25,12 @@ import wiselarder.core.records.LotTested;
  * <tr><td>6 to 7<td>the most that a step gives became a portion; paddocks, heights: none where
  *     missing
  * <tr><td>7 to 8<td>blocks of fields: none where missing
+ * <tr><td>8 to 9<td>dates tied to marks of the year: plain where missing
  * </table>
  */
 public final class Lift {
   /** The version that is written. */
-  public static final int PRESENT = 8;
+  public static final int PRESENT = 9;
 
   private static final JsonNode NONE = Json.MAPPER.createArrayNode();
 

@@ -18,6 +18,7 @@ import wiselarder.core.closing.Fitting;
 import wiselarder.core.closing.LetGrow;
 import wiselarder.core.closing.StandReturn;
 import wiselarder.core.edit.PlanEdit;
+import wiselarder.core.engine.Engine;
 import wiselarder.core.forage.HeightTable;
 import wiselarder.core.land.CoverMeasure;
 import wiselarder.core.land.Grid;
@@ -259,10 +260,11 @@ class LandController {
       @RequestParam String forageId,
       @RequestBody byte[] body,
       @AuthenticationPrincipal Person person) {
-    FarmPlan now = plans.get(id, person).content();
+    StoredPlan plan = plans.get(id, person);
+    FarmPlan now = plan.content();
     GeoJson.Read read = GeoJson.read(Transfer.text(body), now, forageId, Slugs::fresh);
-    FarmPlan then = PlanEdit.all(now, edits(now, read));
-    views.engine("normal", plans.get(id, person)).resolve(then);
+    Engine engine = views.engine("normal", plan);
+    engine.resolve(engine.changed(now, edits(now, read)));
     return new MapPreview(read.shapes(), read.problems());
   }
 

@@ -15,7 +15,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.edit.Difference;
-import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.Farm.UnitSystem;
 import wiselarder.core.plan.FarmPlan;
@@ -150,7 +149,7 @@ class FileController {
     StoredPlan stored = plans.get(id, person);
     FarmPlan now = stored.content();
     Lists.Read read = lists(now).read(kind, Transfer.text(body), now, records.of(stored.farmId()));
-    FarmPlan then = PlanEdit.all(now, read.edits());
+    FarmPlan then = engine.changed(now, read.edits());
     engine.resolve(then);
     List<Difference.Change> changes = new ArrayList<>(Difference.between(now, then));
     changes.addAll(read.told());

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.edit.Rebase;
+import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Items;
 import wiselarder.core.quantity.Check;
@@ -52,6 +53,7 @@ public final class AlsoIn {
    * @return empty where the plan cannot take them, or where it would lose what nobody has seen
    */
   static Optional<Made> in(
+      Engine engine,
       StoredPlan other,
       Integer onTopOf,
       FarmPlan base,
@@ -62,7 +64,7 @@ public final class AlsoIn {
     String name = there.plan().name();
     boolean told = onTopOf != null && onTopOf == other.revision();
     try {
-      FarmPlan changed = PlanEdit.all(there, outcome.edits());
+      FarmPlan changed = engine.changed(there, outcome.edits());
       if (outcome.clashes().isEmpty() || told) {
         return Optional.of(new Made(changed, changed.equals(there) ? List.of() : outcome.edits()));
       }

@@ -107,7 +107,7 @@ public class Plans {
       made = outcome.edits();
     }
     Opened opened =
-        store(now, person, PlanEdit.all(now.content(), made), edit(now, Told.How.EDITED), made);
+        store(now, person, engine.changed(now.content(), made), edit(now, Told.How.EDITED), made);
     elsewhere(now, person, base, edits, locked, also);
     return opened;
   }
@@ -141,7 +141,7 @@ public class Plans {
     for (AlsoIn.Place o : also) {
       StoredPlan other = others.remove(o.plan()); // named twice, it is changed once
       if (other != null) {
-        AlsoIn.in(other, o.onTopOf(), base, edits, against)
+        AlsoIn.in(engine, other, o.onTopOf(), base, edits, against)
             .filter(made -> !made.edits().isEmpty())
             .ifPresent(made -> store(from, other, person, made, against));
       }

@@ -116,7 +116,7 @@ class PlanController {
       @AuthenticationPrincipal Person person) {
     StoredPlan plan = plans.get(id, person);
     List<PlanEdit> edits = edits(request.edits);
-    FarmPlan changed = PlanEdit.all(plan.content(), edits);
+    FarmPlan changed = weather.engine("normal", plan).changed(plan.content(), edits);
     Engine engine = weather.engine(season, plan.farmId(), changed);
     YearBalance year = engine.tryOut(plan.content(), edits);
     return request.parts == null

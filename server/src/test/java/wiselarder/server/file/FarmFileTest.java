@@ -89,8 +89,8 @@ class FarmFileTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "\"version\": 8 | \"version\": 9 | file_version {version=9, newest=8}",
-        "\"version\": 8 | \"version\": \"two\" | file_version {version=-1, newest=8}",
+        "\"version\": 9 | \"version\": 10 | file_version {version=10, newest=9}",
+        "\"version\": 9 | \"version\": \"two\" | file_version {version=-1, newest=9}",
         "wise-larder-farm | other | foreign_file {format=wise-larder-farm}",
         "\"areaHa\": 2.4 | \"areaHa\": -2 | plans[0].farm.fields[0]: field.areaHa: out_of_range {value=-2.0, min=0.01, max=5000.0}",
         "\"head\": 9 | \"tail\": 1, \"head\": 9 | unknown_name {name=tail, known=",

@@ -68,6 +68,40 @@ class PlanApiTest {
   }
 
   @Test
+  void aTiedDateFollowsItsMarkAndIsStoredThere() {
+    JsonNode marks = http.get(PLAN + "/marks").json();
+    List<String> kinds = marks.findValuesAsString("mark");
+    assertThat(kinds).contains("FIRST_FROST_50", "LAST_FROST_90", "GREEN_UP", "FIRST_BIRTH");
+    assertThat(edit(revision(), shut("tied", "2027-10-20", "2027-12-01")).status()).isEqualTo(200);
+    String tie =
+        """
+        {"putAnchor": {"what": "CLOSING", "itemId": "tied", "part": "FROM",
+         "mark": "FIRST_FROST_50", "ofId": null, "daysAfter": 5}}""";
+    JsonNode tried =
+        http.post(PLAN + "/trial", "{\"edits\": [%s], \"parts\": []}".formatted(tie)).json();
+    assertThat(tried.get("total").get("needKg").asDouble()).isPositive();
+    Http.Answer tied = edit(revision(), tie);
+    assertThat(tied.status()).isEqualTo(200);
+    // day 294 of the year is 21 October
+    assertThat(closing(tied.json(), "tied")).isEqualTo("2027-10-26");
+    JsonNode moved = edit(revision(), shut("tied", "2027-10-30", "2027-12-01")).json();
+    assertThat(closing(moved, "tied")).isEqualTo("2027-10-30");
+    assertThat(moved.get("plan").get("anchors").get(0).get("daysAfter").asInt()).isEqualTo(9);
+    JsonNode plain = edit(revision(), "{\"removeAnchor\": \"CLOSING/tied/FROM\"}").json();
+    assertThat(plain.get("plan").get("anchors")).isEmpty();
+    assertThat(closing(plain, "tied")).isEqualTo("2027-10-30");
+  }
+
+  private static String closing(JsonNode plan, String id) {
+    for (JsonNode c : plan.get("plan").get("closings")) {
+      if (c.get("id").asString().equals(id)) {
+        return c.get("fromInclusive").asString();
+      }
+    }
+    return "";
+  }
+
+  @Test
   void theDemoFarmOpensWithItsYear() {
     JsonNode plan = http.get(PLAN).json();
     assertThat(plan.get("demo").asBoolean()).isTrue();
