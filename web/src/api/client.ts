@@ -23,6 +23,9 @@ export type HaySheet = Schemas['HaySheet'];
 export type Supplement = Schemas['Supplement'];
 export type SellingOrder = Schemas['SellingOrder'];
 export type Anchor = Schemas['Anchor'];
+export type Conflict = Schemas['Conflict'];
+export type ShelvesAsked = Schemas['Shelves'];
+export type ShelvesView = Read<Schemas['ShelvesView']>;
 export type MarkDates = Schemas['MarkView'];
 export type Outlook = Read<Schemas['OutlookView']>;
 export type Weaning = Schemas['WeaningView'];
@@ -211,8 +214,13 @@ export function apiIn(looking: { season: string }) {
     catalogue: () => get<Catalogue>('/catalogue'),
     edit: (id: string, request: EditRequest) =>
       post<PlanView>(inSeason(`/plans/${id}/edits`), request),
-    trial: (id: string, edits: Edit[], parts: Part[] | null, about: string | null) =>
-      post<YearView>(inSeason(`/plans/${id}/trial`), { edits, parts, about }),
+    trial: (
+      id: string,
+      edits: Edit[],
+      parts: Part[] | null,
+      about: string | null,
+      shelves: ShelvesAsked | null = null,
+    ) => post<YearView>(inSeason(`/plans/${id}/trial`), { edits, parts, about, shelves }),
     undo: (id: string, revision: number) =>
       post<PlanView>(inSeason(`/plans/${id}/undo`), { revision }),
     redo: (id: string, revision: number) =>
@@ -252,6 +260,10 @@ export function apiIn(looking: { season: string }) {
     haySum: (id: string, asked: Record<string, string>) =>
       get<HaySheet>(inSeason(`/plans/${id}/hay-sum?${query(asked)}`)),
     marks: (id: string) => get<MarkDates[]>(`/plans/${id}/marks`),
+    shelves: (id: string, { measure, groupId }: ShelvesAsked) =>
+      get<ShelvesView>(
+        inSeason(`/plans/${id}/shelves?${query({ measure, ...(groupId ? { groupId } : {}) })}`),
+      ),
     outlook: (id: string) => get<Outlook>(inSeason(`/plans/${id}/outlook`)),
     supplement: (id: string) => get<Supplement[]>(inSeason(`/plans/${id}/supplement`)),
     selling: (id: string, on: string) =>

@@ -4,6 +4,7 @@
   import MonthAxis from '../ruler/MonthAxis.svelte';
   import { rulerScale } from '../ruler/scale';
   import StepBars from '../ruler/StepBars.svelte';
+  import { flagged } from '../words/conflicts';
   import { stepText } from '../words/feeds';
   import { added, type Ties } from './feeding';
   import OneStep from './OneStep.svelte';
@@ -56,7 +57,8 @@
       {name}
       {chosenId}
       may
-      textOf={(s) => stepText(s, view.farm, view.plan, open.system)}
+      textOf={(s) =>
+        flagged(open.year.conflicts, s.id) + stepText(s, view.farm, view.plan, open.system)}
       onchoose={(id) => (chosenId = id)}
       onshift={(next) => {
         before ??= $state.snapshot(steps) as FeedStep[];

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Deed } from './deed.svelte';
   import { thePlan } from '../plan/context';
+  import { conflictText, isConflict } from '../words/conflicts';
   import { ROLES } from '../words/roles';
   import { effectWords } from '../words/year';
 
@@ -12,6 +13,15 @@
     ready = true,
     ondone,
   }: { label: string; deed: Deed; ready?: boolean; ondone: () => void } = $props();
+
+  /** What stands in its own way, and what it puts in the way of others. */
+  const against = $derived.by(() => {
+    if (!open.trial) return [];
+    const stood = open.view!.year.conflicts.map((c) => c.code + c.itemId);
+    return open.trial.conflicts.filter(
+      (c) => c.itemId === deed.itemId || (isConflict(c) && !stood.includes(c.code + c.itemId)),
+    );
+  });
 
   async function put() {
     if (await deed.put()) ondone();
@@ -32,6 +42,11 @@
     {deed.field.block}, the whole block: also {deed.mates.map((f) => f.name).join(', ')}</label
   >
 {/if}
+{#each against as c (c.code + c.itemId)}
+  <p class="tells" data-testid="act-conflict">
+    {conflictText(c, open.view!.farm, open.year.start, open.system)}
+  </p>
+{/each}
 {#if open.trial}
   <p class="effect" aria-live="polite" data-testid="act-effect">
     {effectWords(open.view!.year, open.trial, open.system)}

@@ -95,6 +95,11 @@ export class Deed {
     this.tryOut();
   }
 
+  /** What it is about, by id. */
+  get itemId(): string {
+    return thingOf(this.edit()).id;
+  }
+
   private edits(): Edit[] {
     const edit = this.edit();
     const { what, id } = thingOf(edit);

@@ -1,9 +1,9 @@
 import type { Anchor, Edit, PlanView, YearView } from '../api/client';
-import { lastDay, shortDate } from '../units/dates';
+import { dayOf, isoOf, lastDay, shortDate } from '../units/dates';
 import { amount, type System } from '../units/units';
 import { goesBy } from '../words/anchors';
 import { passText, stageWord } from '../words/land';
-import { plural, sowingOutcome, sowingText } from '../words/year';
+import { plural, sowingOutcome, sowingText, storeGaps } from '../words/year';
 
 /** What can be done on a field, as it is planned. */
 export type ActKind = 'shut' | 'cut' | 'sow' | 'pass' | 'nitrogen' | 'water';
@@ -171,3 +171,28 @@ export function withEdit(plan: Plan, edit: Edit | null): Plan {
       : plan.steps,
   };
 }
+
+/**
+ * What comes next: the first planned thing that is not past, and until when a gap must be decided on.
+ * Empty once the plan's days are over, or where nothing is planned and nothing lacks.
+ */
+export function nextText(things: PlannedThing[], year: YearView, now: string): string {
+  const start = now < year.start ? year.start : now;
+  const soon = (iso: string) => {
+    const days = dayOf(now, iso);
+    return days === 0 ? 'today' : days === 1 ? 'tomorrow' : `in ${days} days`;
+  };
+  const said: string[] = [];
+  const gap = storeGaps(year).find((g) => isoOf(year.start, g.firstDay) > start);
+  if (gap) {
+    const on = isoOf(year.start, gap.firstDay);
+    said.push(
+      `Decide before ${shortDate(on)} (${soon(on)}) how to close the gap: some ways need months.`,
+    );
+  }
+  const next = things.find((t) => t.date >= start);
+  if (next) said.push(`Next in the plan, ${soon(next.date)}: ${lowerFirst(next.text)}.`);
+  return said.join(' ');
+}
+
+const lowerFirst = (text: string) => text[0].toLowerCase() + text.slice(1);

@@ -13,6 +13,7 @@ import {
   type PlanView,
   type Problem,
   type Seen,
+  type ShelvesAsked,
   type WeatherRecord,
   type YearView,
 } from '../api/client';
@@ -60,6 +61,8 @@ export class PlanSession {
   private parts: Part[] | null = null;
   /** The field or group of which a screen shows more than of the others. */
   private about: () => string | null = () => null;
+  /** Shelves in another measure or of one group that the screen shows. */
+  private shelves: () => ShelvesAsked | null = () => null;
   /** What a form holds that is not saved: it is tried together with whatever else is tried. */
   private drafted: Edit[] = [];
   private openings = 0;
@@ -367,7 +370,7 @@ export class PlanSession {
         const parts = this.parts;
         // of none where the screen shows more of none
         const about = parts && (this.about() ?? '');
-        const year = await this.api.trial(this.view!.id, asked, parts, about);
+        const year = await this.api.trial(this.view!.id, asked, parts, about, this.shelves());
         if (number === this.endedTrials) {
           this.trial = this.filled(year, parts);
           this.trialProblem = null;
@@ -403,13 +406,19 @@ export class PlanSession {
    * A screen says which parts of a tried year it shows, and of which field or group it shows all;
    * what it returns is called when it goes.
    */
-  shows(parts: Part[], about: () => string | null = () => null): () => void {
+  shows(
+    parts: Part[],
+    about: () => string | null = () => null,
+    shelves: () => ShelvesAsked | null = () => null,
+  ): () => void {
     this.parts = parts;
     this.about = about;
+    this.shelves = shelves;
     return () => {
       if (this.parts !== parts) return;
       this.parts = null;
       this.about = () => null;
+      this.shelves = () => null;
     };
   }
 

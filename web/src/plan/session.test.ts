@@ -203,12 +203,12 @@ describe('a trial', () => {
     const trial = vi.spyOn(plan.api, 'trial').mockResolvedValue(answer as never);
     const gone = plan.shows(['GROUPS'], () => 'cows');
     await plan.tryOut([{ namePlan: 'a' }]);
-    expect(trial.mock.lastCall!.slice(2)).toEqual([['GROUPS'], 'cows']);
+    expect(trial.mock.lastCall!.slice(2)).toEqual([['GROUPS'], 'cows', null]);
     // of the ewes nobody asked for the diet
     expect(plan.year).toEqual({ ...year('tried', [5]), fields: year('stored').fields });
     gone();
     await plan.tryOut([{ namePlan: 'a' }]);
-    expect(trial.mock.lastCall!.slice(2)).toEqual([null, null]);
+    expect(trial.mock.lastCall!.slice(2)).toEqual([null, null, null]);
     expect(plan.year.fields).toEqual([]);
   });
 
@@ -216,7 +216,7 @@ describe('a trial', () => {
     const trial = vi.spyOn(plan.api, 'trial').mockResolvedValue(year('tried') as never);
     plan.shows(['FIELDS']);
     await plan.tryOut([]);
-    expect(trial.mock.lastCall!.slice(2)).toEqual([['FIELDS'], '']);
+    expect(trial.mock.lastCall!.slice(2)).toEqual([['FIELDS'], '', null]);
   });
 
   test('of a screen that has gone does not take the parts of the next one', () => {

@@ -3,6 +3,7 @@
   import type { Edit, Field, FieldYear, PlanView, YearView } from '../api/client';
   import { shortDay } from '../units/dates';
   import { amount, type System } from '../units/units';
+  import { flagged } from '../words/conflicts';
   import { plural } from '../words/year';
   import { dayDrag } from './drag';
   import { marksOf, type Mark } from './marks';
@@ -104,7 +105,7 @@
     let free = -Infinity;
     return marks
       .filter((m) => m.from < scale.to && (m.to ?? m.from + 1) > scale.from)
-      .map((m) => ({ mark: m, text: labelOf(m) }))
+      .map((m) => ({ mark: m, text: flagged(year.conflicts, m.id) + labelOf(m) }))
       .map(({ mark, text }) => {
         const width = text.length * 6.1 + 8;
         const inside = mark.to !== null && scale.x(mark.to) - scale.x(mark.from) > width + 12;

@@ -1,9 +1,9 @@
 <script lang="ts">
-  import type { YearView } from '../api/client';
   import { amount, figure, shown, toSi, unitOf, type System } from '../units/units';
   import { surplus } from '../words/day';
   import { days } from '../words/year';
   import { labelSpot, roundTicks, stack, stepBand, stepLine, type RulerScale } from './scale';
+  import { MEASURES, type Shelved } from './measure';
   import { SHELVES, shelfSeries } from './shelf';
 
   let {
@@ -14,9 +14,11 @@
     height = 236,
     beyond = false,
     at = -1,
+    measure = MEASURES[0],
+    lacks = 'Bare',
   }: {
-    year: YearView;
-    ghost?: YearView | null;
+    year: Shelved;
+    ghost?: Shelved | null;
     scale: RulerScale;
     system: System;
     height?: number;
@@ -24,11 +26,16 @@
     beyond?: boolean;
     /** The day that is read off, or -1. */
     at?: number;
+    /** What is counted. */
+    measure?: (typeof MEASURES)[number];
+    /** What a day is called on which not all is met. */
+    lacks?: string;
   } = $props();
 
   const TOP = 14;
   /** What grows beyond the need may be drawn so many times as high as the need; then it is cut off. */
   const HIGHEST = 2.4;
+  const quantity = $derived(measure.quantity);
   const narrow = $derived(scale.left < 120);
   const need = $derived(Math.max(1, ...year.needKg, ...(ghost?.needKg ?? [])));
   const offered = $derived(
@@ -38,8 +45,8 @@
   const peak = $derived(Math.min(most, need * HIGHEST) * 1.06);
   const y = $derived((kg: number) => TOP + (1 - Math.min(1, kg / peak)) * (height - TOP));
   const ticks = $derived(
-    roundTicks(shown(peak, 'mass', system), height > 160 ? 4 : 2).map((t) =>
-      toSi(t, 'mass', system),
+    roundTicks(shown(peak, quantity, system), height > 160 ? 4 : 2).map((t) =>
+      toSi(t, quantity, system),
     ),
   );
   /** On a phone a tick may stand beside the unit, and needs its room. */
@@ -72,8 +79,8 @@
           y: fits ? (top + bottom) / 2 - 2 : Math.max(13, top - 8),
           shown: mid > scale.left && mid < scale.width - scale.right && to > from,
           lines: fits
-            ? [`Bare, ${days(g.shortDays)}`, amount(g.shortKg, 'bulk', system)]
-            : [`Bare, ${days(g.shortDays)}`],
+            ? [`${lacks}, ${days(g.shortDays)}`, amountOf(g.shortKg)]
+            : [`${lacks}, ${days(g.shortDays)}`],
         };
       }),
   );
@@ -98,11 +105,16 @@
       : '',
   );
   const lastShown = $derived(Math.min(year.days, Math.ceil(scale.to)) - 1);
+  const amountOf = $derived((si: number) =>
+    measure.id === 'mass'
+      ? amount(si, 'bulk', system)
+      : `${amount(si, quantity, system)} ${measure.summed}`.trim(),
+  );
   const summary = $derived(
-    `Eaten each day by shelf. Over the year ${amount(year.total.needKg, 'mass', system)} dry matter needed: ` +
-      `growing ${figure(year.total.growingKg, 'mass', system)}, standing ${figure(year.total.standingKg, 'mass', system)}, ` +
-      `put by ${figure(year.total.putByKg, 'mass', system)}, bought in ${figure(year.total.boughtInKg, 'mass', system)}, ` +
-      `bare ${figure(year.total.bareKg, 'mass', system)}.`,
+    `Eaten each day by shelf. Over the year ${amount(year.total.needKg, quantity, system)} ${measure.summed || measure.name} needed: ` +
+      `growing ${figure(year.total.growingKg, quantity, system)}, standing ${figure(year.total.standingKg, quantity, system)}, ` +
+      `put by ${figure(year.total.putByKg, quantity, system)}, bought in ${figure(year.total.boughtInKg, quantity, system)}, ` +
+      `${lacks.toLowerCase()} ${figure(year.total.bareKg, quantity, system)}.`,
   );
 </script>
 
@@ -125,12 +137,14 @@
     >{narrow ? 'Eaten' : beyond ? 'Eaten and offered' : 'Eaten each day'}</text
   >
   <text x={narrow ? 8 : 20} y="39" class="note"
-    >{unitOf('mass', system)}{narrow ? (lowTick ? '' : ' a day') : ' dry matter a day'}</text
+    >{narrow && measure.id === 'mass'
+      ? unitOf('mass', system) + (lowTick ? '' : ' a day')
+      : `${unitOf(quantity, system)} ${measure.aDay}`.trim()}</text
   >
   {#each ticks as tick (tick)}
     <path d={`M${scale.left} ${y(tick)}H${scale.width - scale.right}`} stroke="#e8eef6" />
     <text x={scale.left - 8} y={y(tick) + 4} text-anchor="end" class="tick"
-      >{figure(tick, 'mass', system)}</text
+      >{figure(tick, quantity, system)}</text
     >
   {/each}
   <g clip-path={scale.clip}>

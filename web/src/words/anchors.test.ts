@@ -15,7 +15,7 @@ const frost = (daysAfter: number): Tie => ({ mark: 'FIRST_FROST_50', ofId: null,
 describe('what a date goes by', () => {
   test('is said with its distance', () => {
     expect(tieText(frost(-60), nameOf)).toBe(
-      '60 days before the first frost, come by then in half of the years',
+      '60 days before the usual first frost (5 years in 10)',
     );
     expect(tieText({ mark: 'FIRST_BIRTH', ofId: 'cows', daysAfter: 1 }, nameOf)).toBe(
       '1 day after the first birth of Cows',
@@ -54,7 +54,9 @@ describe('what a date goes by', () => {
     expect(goesBy(all, 'CLOSING', 'c', nameOf)).toMatch(
       /^It begins 60 days before .*, opens 20 days after .*\.$/,
     );
-    expect(goesBy(all, 'FEEDING', 's', nameOf)).toMatch(/^It ends on the day of the first frost/);
+    expect(goesBy(all, 'FEEDING', 's', nameOf)).toMatch(
+      /^It ends on the day of the usual first frost/,
+    );
     expect(goesBy(all, 'CUT', 'c', nameOf)).toBe('');
   });
 });

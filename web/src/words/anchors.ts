@@ -6,12 +6,12 @@ import { dayOf, isoOf } from '../units/dates';
 export type Tie = Pick<Anchor, 'mark' | 'ofId' | 'daysAfter'>;
 
 const FROSTS: Partial<Record<Anchor['mark'], string>> = {
-  FIRST_FROST_10: 'the first frost, come by then in 1 year of 10',
-  FIRST_FROST_50: 'the first frost, come by then in half of the years',
-  FIRST_FROST_90: 'the first frost, come by then in 9 years of 10',
-  LAST_FROST_10: 'the last frost, past by then in 1 year of 10',
-  LAST_FROST_50: 'the last frost, past by then in half of the years',
-  LAST_FROST_90: 'the last frost, past by then in 9 years of 10',
+  FIRST_FROST_10: 'an early first frost (1 year in 10)',
+  FIRST_FROST_50: 'the usual first frost (5 years in 10)',
+  FIRST_FROST_90: 'a late first frost (9 years in 10)',
+  LAST_FROST_10: 'an early last frost (1 year in 10)',
+  LAST_FROST_50: 'the usual last frost (5 years in 10)',
+  LAST_FROST_90: 'a late last frost (9 years in 10)',
 };
 
 /** "the first birth of Cows"; a field's or group's name is looked up. */
@@ -23,7 +23,7 @@ export function markName(tie: Pick<Tie, 'mark' | 'ofId'>, nameOf: (id: string) =
   return FROSTS[tie.mark] ?? tie.mark;
 }
 
-/** "60 days before the first frost, come by then in half of the years" */
+/** "60 days before the usual first frost (5 years in 10)" */
 export function tieText(tie: Tie, nameOf: (id: string) => string, shown = tie.daysAfter): string {
   const name = markName(tie, nameOf);
   const days = Math.abs(shown);

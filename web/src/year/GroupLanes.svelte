@@ -6,6 +6,7 @@
   import type { RulerScale } from '../ruler/scale';
   import { SHELVES } from '../ruler/shelf';
   import StepBars from '../ruler/StepBars.svelte';
+  import { flagged } from '../words/conflicts';
   import { stepText } from '../words/feeds';
 
   const open = thePlan();
@@ -175,7 +176,7 @@
       name={group.name}
       chosenId={chosenStep}
       may={open.mayPlan}
-      textOf={(s) => stepText(s, farm, plan, open.system)}
+      textOf={(s) => flagged(year.conflicts, s.id) + stepText(s, farm, plan, open.system)}
       onchoose={(id) => (chosenStep = id)}
       onshift={shift}
       onsettle={settle}

@@ -1,14 +1,23 @@
 <script lang="ts">
   import { onDestroy, untrack } from 'svelte';
   import { innerWidth } from 'svelte/reactivity/window';
-  import type { Field, Outlook, YearView } from '../api/client';
+  import type { Field, Outlook, ShelvesView, YearView } from '../api/client';
   import ActPanel from '../land/ActPanel.svelte';
   import type { Act, Doing } from '../land/acts';
   import Ledger from '../papers/Ledger.svelte';
   import { asked, teller } from '../plan/address';
   import { thePlan } from '../plan/context';
+  import { nextText, plannedThings } from '../plan/planned';
   import Planned from '../plan/Planned.svelte';
   import Ruler from '../ruler/Ruler.svelte';
+  import {
+    asShelved,
+    askedShelves,
+    inUnitsOf,
+    MEASURES,
+    type Measure,
+    type Shelved,
+  } from '../ruler/measure';
   import { CLIP_ID, movedSpan, rulerScale, zoomed, type Span } from '../ruler/scale';
   import Shelves from '../ruler/Shelves.svelte';
   import StoreLevel from '../ruler/StoreLevel.svelte';
@@ -18,6 +27,7 @@
   import { amount } from '../units/units';
   import { storeGaps, verdict } from '../words/year';
   import Cautions from './Cautions.svelte';
+  import Conflicts from './Conflicts.svelte';
   import Compare from './Compare.svelte';
   import GroupLanes from './GroupLanes.svelte';
   import Ahead from './Ahead.svelte';
@@ -37,7 +47,37 @@
     { id: 'ahead', name: 'Days ahead' },
     { id: 'stocking', name: 'Stocking' },
   ];
-  onDestroy(open.shows(['FIELDS', 'GROUPS'], () => doing?.field.id ?? null));
+  /** In what shelves are counted, and for whom. */
+  let measure = $state<Measure>('mass');
+  let forGroup = $state('');
+  const counted = $derived(MEASURES.find((m) => m.id === measure)!);
+  const wanted = $derived(askedShelves(measure, forGroup));
+  onDestroy(
+    open.shows(
+      ['FIELDS', 'GROUPS'],
+      () => doing?.field.id ?? null,
+      () => wanted,
+    ),
+  );
+  let asStored = $state.raw<ShelvesView | null>(null);
+  $effect(() => {
+    const { id, revision } = open.view!;
+    void [revision, open.season];
+    const asked = wanted;
+    asStored = null;
+    if (asked)
+      open.api
+        .shelves(id, asked)
+        .then((s) => asked === wanted && (asStored = s))
+        .catch((e) => (open.error = open.explain(e)));
+  });
+  /** The year as it is counted; null until the answer is there. */
+  const shelved = $derived.by((): Shelved | null => {
+    const other = open.trial?.shelves ?? asStored;
+    if (wanted && !other) return null;
+    const shown = wanted ? asShelved(year, other!) : year;
+    return measure === 'aud' ? inUnitsOf(shown, open.view!.farm.audKg) : shown;
+  });
 
   let width = $state(1280);
   let shown = $state<View>(
@@ -56,6 +96,18 @@
   const said = $derived(verdict(year, open.system));
   const inView = $derived(span.to > year.days ? { from: 0, to: year.days } : span);
   const scale = $derived(rulerScale(width, year.days, width < 700 ? 92 : 184, 10, inView));
+  const next = $derived(
+    nextText(
+      plannedThings(
+        open.view!,
+        year,
+        (id) => open.forages.find((f) => f.id === id)?.name ?? id,
+        open.system,
+      ),
+      year,
+      today(),
+    ),
+  );
   const season = $derived(
     inSeasonWords(open.season, seasonOptions(open.view!.plan, open.records, open.season)),
   );
@@ -192,6 +244,7 @@
     {#if season}<p class="season" data-testid="verdict-season">{season}:</p>{/if}
     <h1 data-testid="verdict" class:welfare={said.welfare}>{said.headline}</h1>
     <p class="quiet" data-testid="verdict-detail">{said.detail}</p>
+    {#if next}<p class="next" data-testid="verdict-next">{next}</p>{/if}
   </div>
   {#if open.view!.farm.groups.length === 0 && open.mayPlan}
     <a class="btn preset-filled-primary-500" href={`#/plan/${open.view!.id}/start`}
@@ -270,8 +323,38 @@
         {reading}
       </div>
       {#if shown === 'picture'}
-        <Shelves {year} {ghost} {scale} system={open.system} beyond {at} />
-        {#if ghost}
+        <div class="counted">
+          <label
+            >Counted in
+            <select class="select" bind:value={measure}>
+              {#each MEASURES as m (m.id)}<option value={m.id}>{m.name}</option>{/each}
+            </select></label
+          >
+          <label
+            >for
+            <select class="select" bind:value={forGroup}>
+              <option value="">all groups</option>
+              {#each open.view!.farm.groups as g (g.id)}<option value={g.id}>{g.name}</option
+                >{/each}
+            </select></label
+          >
+          {#if measure === 'energy' && year.groups.some((g) => !g.hasEnergy)}
+            <span class="quiet">horses left out: the tables hold no energy for them</span>
+          {/if}
+        </div>
+        {#if shelved}
+          <Shelves
+            year={shelved}
+            ghost={wanted || measure === 'aud' ? null : ghost}
+            {scale}
+            system={open.system}
+            beyond={!wanted && measure === 'mass'}
+            measure={counted}
+            lacks={measure === 'mass' || measure === 'aud' ? 'Bare' : 'Short'}
+            {at}
+          />
+        {/if}
+        {#if ghost && !wanted && measure === 'mass'}
           <p class="fate quiet">
             Dashed: fed {beside
               ? `in ${beside.name}`
@@ -308,7 +391,10 @@
   <div class="beside"><Compare {year} onbeside={(x) => (beside = x)} /></div>
 {/if}
 <div class="below">
-  <Planned />
+  <div>
+    <Conflicts {year} />
+    <Planned />
+  </div>
   <Cautions {year} />
 </div>
 
@@ -324,6 +410,9 @@
   .welfare {
     font-size: clamp(1.6rem, 3.4vw, 2.4rem);
     color: var(--bare);
+  }
+  .next {
+    font-weight: 600;
   }
   .season {
     font-weight: 700;
@@ -389,6 +478,21 @@
   }
   .reading:focus-visible {
     outline-offset: -3px;
+  }
+  .counted {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.25rem 1rem;
+    align-items: center;
+    padding: 0.2rem 20px;
+    font-size: 13px;
+  }
+  .counted .select {
+    display: inline-block;
+    width: auto;
+    min-height: 1.9rem;
+    padding-block: 0;
+    font-size: 13px;
   }
   .fate {
     padding: 0.25rem 20px 0;

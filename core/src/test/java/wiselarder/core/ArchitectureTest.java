@@ -111,6 +111,9 @@ class ArchitectureTest {
                   "calendar",
                   "herd",
                   "weather")),
+          Map.entry(
+              "conflict",
+              Set.of("day", "resolved", "balance", "plan", "land", "herd", "calendar", "weather")),
           Map.entry("edit", Set.of("quantity", "calendar", "land", "herd", "store", "plan")),
           Map.entry(
               "engine",
@@ -123,6 +126,7 @@ class ArchitectureTest {
                   "edit",
                   "records",
                   "caution",
+                  "conflict",
                   "gap",
                   "weather")),
           Map.entry(

@@ -146,6 +146,7 @@ public final class Operations {
     CALLS.put("GET /api/plans/{id}/hay-sum", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/marks", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/outlook", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/shelves", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/supplement", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/selling", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/weaning", bare(Needs.READER));

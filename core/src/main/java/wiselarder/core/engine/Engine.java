@@ -3,6 +3,8 @@ package wiselarder.core.engine;
 import java.util.List;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.caution.Cautions;
+import wiselarder.core.conflict.Conflict;
+import wiselarder.core.conflict.Conflicts;
 import wiselarder.core.edit.Anchoring;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.gap.Gap;
@@ -178,6 +180,11 @@ public final class Engine {
     return years == null
         ? Doubts.of(stated, catalogue)
         : Doubts.of(stated, catalogue, years.ofMap(stated.farm().fields()));
+  }
+
+  /** What of the plan stands in its own way. */
+  public List<Conflict> conflicts(YearBalance balance) {
+    return Conflicts.of(balance);
   }
 
   public List<Gap> gaps(YearBalance balance) {

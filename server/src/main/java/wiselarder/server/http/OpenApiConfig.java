@@ -64,6 +64,8 @@ class OpenApiConfig {
                   "heights")),
           Map.entry("Heights", Set.of("enterCm", "leaveCm", "againCm", "winterCm")),
           Map.entry("Anchor", Set.of("ofId")),
+          Map.entry("YearView", Set.of("shelves")),
+          Map.entry("Shelves", Set.of("groupId")),
           Map.entry("MarkView", Set.of("ofId")),
           Map.entry("Farm", Set.of("machines", "grid")),
           Map.entry("SetFarm", Set.of("machines", "grid")),
@@ -164,7 +166,7 @@ class OpenApiConfig {
           Map.entry("Session", Set.of("who")),
           Map.entry("EditRequest", Set.of("onTopOf", "alsoIn")),
           Map.entry("Place", Set.of("onTopOf")),
-          Map.entry("TrialRequest", Set.of("parts", "about")),
+          Map.entry("TrialRequest", Set.of("parts", "about", "shelves")),
           Map.entry("CautionView", Set.of("fieldId", "groupId", "lotId")));
 
   /** How the web client's JSON is read and written: facts and edits say their kind. */

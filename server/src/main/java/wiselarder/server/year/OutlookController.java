@@ -8,6 +8,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wiselarder.core.balance.Outlook;
+import wiselarder.core.diet.ShelfDiet;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.Season;
 import wiselarder.server.people.Person;
@@ -97,6 +98,20 @@ class OutlookController {
                         m.eatableKg(),
                         m.leftKg()))
             .toList());
+  }
+
+  /** What each shelf gives of a measure, to all or to one group. */
+  @GetMapping("/shelves")
+  YearView.ShelvesView shelves(
+      @PathVariable String id,
+      @RequestParam ShelfDiet.Measure measure,
+      @RequestParam(required = false) String groupId,
+      @RequestParam(defaultValue = "normal") String season,
+      @AuthenticationPrincipal Person person) {
+    StoredPlan plan = plans.get(id, person);
+    Engine engine = views.engine(season, plan);
+    return YearView.shelves(
+        engine.simulate(plan.content()), new YearView.Shelves(measure, groupId));
   }
 
   private static Series untilBare(Engine engine, StoredPlan plan, int days) {

@@ -76,11 +76,13 @@ class PlanController {
    * @param parts what of the year is wanted beside what every screen shows; null for all
    * @param about the one field or group of which more is wanted; empty for none of them, null for
    *     all of the parts
+   * @param shelves in another measure or of one group, or null
    */
   record TrialRequest(
       List<PlanEdit> edits,
       @Schema(nullable = true) Set<YearView.Part> parts,
-      @Schema(nullable = true) String about) {}
+      @Schema(nullable = true) String about,
+      @Schema(nullable = true) YearView.Shelves shelves) {}
 
   @GetMapping("/plans")
   List<PlanRepository.Row> list(@AuthenticationPrincipal Person person) {
@@ -121,7 +123,8 @@ class PlanController {
     YearBalance year = engine.tryOut(plan.content(), edits);
     return request.parts == null
         ? YearView.of(year, engine)
-        : YearView.of(year, engine, new YearView.Asked(request.parts, request.about));
+        : YearView.of(
+            year, engine, new YearView.Asked(request.parts, request.about, request.shelves));
   }
 
   @PostMapping("/plans/{id}/undo")

@@ -12,9 +12,11 @@ import wiselarder.core.balance.Ledger;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.caution.Caution;
+import wiselarder.core.conflict.Conflict;
 import wiselarder.core.cost.FeedCosts;
 import wiselarder.core.day.Shelf;
 import wiselarder.core.day.SowingYear;
+import wiselarder.core.diet.ShelfDiet;
 import wiselarder.core.diet.WaterYear;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.gap.Gap;
@@ -53,6 +55,7 @@ public record YearView(
     LedgerLine total,
     List<Gap> gaps,
     List<CautionView> cautions,
+    List<Conflict> conflicts,
     List<Doubt> doubts,
     List<HaySumView> haySums,
     List<Band> bands,
@@ -60,7 +63,23 @@ public record YearView(
     List<WeatherMonth> weather,
     List<SowingOutcome> sowings,
     List<PassYear> passes,
+    ShelvesView shelves,
     double massError) {
+
+  /**
+   * What each shelf gave of a measure, and what lacks; kg DM, MJ or kg protein a day. Only where
+   * asked for.
+   */
+  public record ShelvesView(
+      Series need,
+      Series growing,
+      Series standing,
+      Series putBy,
+      Series boughtIn,
+      Series lacking) {}
+
+  /** Shelves that are asked for; group null for all. */
+  public record Shelves(ShelfDiet.Measure measure, String groupId) {}
 
   /** Passes for light that a season asked for, and what stock ate on them. */
   public record PassYear(String passId, int count, double eatenKg) {}
@@ -191,9 +210,10 @@ public record YearView(
    *
    * @param about field or group of which the soil water and the worth of what stands, or the diet,
    *     condition and water are wanted too; null for all of those whose part is wanted
+   * @param shelves in another measure or of one group; null for none
    */
-  record Asked(Set<Part> parts, String about) {
-    static final Asked ALL = new Asked(EnumSet.allOf(Part.class), null);
+  record Asked(Set<Part> parts, String about, Shelves shelves) {
+    static final Asked ALL = new Asked(EnumSet.allOf(Part.class), null, null);
 
     boolean whole(String id) {
       return about == null || about.equals(id);
@@ -234,6 +254,7 @@ public record YearView(
         line("", Ledger.total(b)),
         engine.gaps(b),
         b.resolved().cautions().stream().map(YearView::caution).toList(),
+        engine.conflicts(b),
         engine.doubts(stated),
         haySums(b),
         bands(b, climate),
@@ -241,7 +262,22 @@ public record YearView(
         weather(b),
         sowings(b),
         passes(b),
+        shelves(b, asked.shelves),
         b.massBalance().error());
+  }
+
+  static ShelvesView shelves(YearBalance b, Shelves asked) {
+    if (asked == null) {
+      return null;
+    }
+    ShelfDiet of = ShelfDiet.of(b, asked.measure, asked.groupId);
+    return new ShelvesView(
+        Series.amounts(b.days(), of::need),
+        Series.amounts(b.days(), d -> of.given(Shelf.GROWING, d)),
+        Series.amounts(b.days(), d -> of.given(Shelf.STANDING, d)),
+        Series.amounts(b.days(), d -> of.given(Shelf.PUT_BY, d)),
+        Series.amounts(b.days(), d -> of.given(Shelf.BOUGHT_IN, d)),
+        Series.amounts(b.days(), of::lacking));
   }
 
   private static List<PassYear> passes(YearBalance b) {

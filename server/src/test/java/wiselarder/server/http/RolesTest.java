@@ -209,6 +209,7 @@ class RolesTest {
             case "GET /api/plans/{id}/levers" -> "?gap=0";
             case "GET /api/plans/{id}/ledger" -> "?format=CSV";
             case "GET /api/plans/{id}/hay-sum" -> "?lotId=fescue-rounds";
+            case "GET /api/plans/{id}/shelves" -> "?measure=ENERGY";
             case "GET /api/plans/{id}/selling" -> "?on=2027-12-01";
             case "GET /api/plans/{id}/weaning" -> "?groupId=cows";
             case "POST /api/plans/{id}/file", "POST /api/plans/{id}/lists/{kind}" -> "?revision=1";

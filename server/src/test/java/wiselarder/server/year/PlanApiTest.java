@@ -102,6 +102,24 @@ class PlanApiTest {
   }
 
   @Test
+  void shelvesInAnotherMeasureAreThoseOfATrialToo() {
+    JsonNode cows = http.get(PLAN + "/shelves?measure=ENERGY&groupId=cows").json();
+    assertThat(cows.get("need")).hasSize(366);
+    JsonNode all = http.get(PLAN + "/shelves?measure=ENERGY").json();
+    assertThat(all.get("need").get(10).asDouble())
+        .isGreaterThan(cows.get("need").get(10).asDouble());
+    JsonNode tried =
+        http.post(
+                PLAN + "/trial",
+                "{\"edits\": [%s], \"parts\": [], \"shelves\": {\"measure\": \"ENERGY\"}}"
+                    .formatted(shut("s", "2027-09-01", "2028-02-20")))
+            .json();
+    assertThat(tried.get("shelves").get("need").get(10)).isEqualTo(all.get("need").get(10));
+    assertThat(tried.get("shelves").get("standing")).isNotEqualTo(all.get("standing"));
+    assertThat(tried.get("conflicts").findValuesAsString("code")).contains("LOAD_ON_THE_REST");
+  }
+
+  @Test
   void theDemoFarmOpensWithItsYear() {
     JsonNode plan = http.get(PLAN).json();
     assertThat(plan.get("demo").asBoolean()).isTrue();
