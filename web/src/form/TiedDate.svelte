@@ -96,7 +96,7 @@
           min="-365"
           max="365"
           value={tie.daysAfter + shownAfter}
-          onchange={(e) => distance(e.currentTarget.value)}
+          oninput={(e) => distance(e.currentTarget.value)}
         />
       </label>
       <p class="quiet" data-testid="tie">

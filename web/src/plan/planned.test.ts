@@ -49,7 +49,7 @@ describe('what comes next', () => {
 
   test('is the next thing of the plan, and the gap while it lies ahead', () => {
     expect(nextText(things, year, '2027-10-01')).toBe(
-      'Decide before 18 Feb (in 140 days) how to close the gap: some ways need months. ' +
+      'Decide before 18 Feb 2028 (in 140 days) how to close the gap: some ways need months. ' +
         'Next in the plan, tomorrow: shut Saddle.',
     );
     expect(nextText(things, year, '2028-03-01')).toBe(

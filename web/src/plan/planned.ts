@@ -187,7 +187,7 @@ export function nextText(things: PlannedThing[], year: YearView, now: string): s
   if (gap) {
     const on = isoOf(year.start, gap.firstDay);
     said.push(
-      `Decide before ${shortDate(on)} (${soon(on)}) how to close the gap: some ways need months.`,
+      `Decide before ${shortDate(on)} ${on.slice(0, 4)} (${soon(on)}) how to close the gap: some ways need months.`,
     );
   }
   const next = things.find((t) => t.date >= start);

@@ -65,25 +65,42 @@
   });
   /** Each gap has its own label, above it where it is too narrow to hold one. */
   const bare = $derived(
-    year.gaps
-      .filter((g) => g.kind === 'STORE')
-      .map((g) => {
-        const [from, to] = [scale.x(g.firstDay), scale.x(g.lastDay + 1)];
-        const mid = (Math.max(from, scale.left) + Math.min(to, scale.width - scale.right)) / 2;
-        const top = y(year.needKg[g.deepestDay]);
-        const bottom = y(year.needKg[g.deepestDay] - g.deepestKg);
-        const fits = to - from > 96 && bottom - top > 40;
-        return {
-          day: g.firstDay,
-          x: mid,
-          y: fits ? (top + bottom) / 2 - 2 : Math.max(13, top - 8),
-          shown: mid > scale.left && mid < scale.width - scale.right && to > from,
-          lines: fits
-            ? [`${lacks}, ${days(g.shortDays)}`, amountOf(g.shortKg)]
-            : [`${lacks}, ${days(g.shortDays)}`],
-        };
-      }),
+    clearOfEachOther(
+      year.gaps
+        .filter((g) => g.kind === 'STORE')
+        .map((g) => {
+          const [from, to] = [scale.x(g.firstDay), scale.x(g.lastDay + 1)];
+          const mid = (Math.max(from, scale.left) + Math.min(to, scale.width - scale.right)) / 2;
+          const top = y(year.needKg[g.deepestDay]);
+          const bottom = y(year.needKg[g.deepestDay] - g.deepestKg);
+          const fits = to - from > 96 && bottom - top > 40;
+          return {
+            day: g.firstDay,
+            x: mid,
+            y: fits ? (top + bottom) / 2 - 2 : Math.max(13, top - 8),
+            shown: mid > scale.left && mid < scale.width - scale.right && to > from,
+            lines: fits
+              ? [`${lacks}, ${days(g.shortDays)}`, amountOf(g.shortKg)]
+              : [`${lacks}, ${days(g.shortDays)}`],
+            rank: g.shortKg,
+          };
+        }),
+    ),
   );
+  /** Of labels that would lie over each other the one of the greater gap. */
+  function clearOfEachOther<
+    T extends { x: number; y: number; lines: string[]; rank: number; shown: boolean },
+  >(labels: T[]): T[] {
+    const half = (l: T) => Math.max(...l.lines.map((t) => t.length)) * 4.2 + 4;
+    const kept: T[] = [];
+    for (const label of labels.filter((l) => l.shown).sort((a, b) => b.rank - a.rank)) {
+      const clear = kept.every(
+        (k) => Math.abs(k.x - label.x) > half(k) + half(label) || Math.abs(k.y - label.y) > 36,
+      );
+      if (clear) kept.push(label);
+    }
+    return kept;
+  }
   const beyondPath = $derived(beyond ? stepBand(scale, year.needKg, offered, y, peak / 300) : '');
   const flush = $derived(beyond ? surplus(year) : null);
   const flushSpot = $derived.by(() => {
@@ -196,12 +213,9 @@
     {/if}
   {/each}
   {#each bare as gap (gap.day)}
-    {#if gap.shown}
-      {#each gap.lines as line, i (i)}
-        <text x={gap.x} y={gap.y + 17 * i} text-anchor="middle" class="label halo bare">{line}</text
-        >
-      {/each}
-    {/if}
+    {#each gap.lines as line, i (i)}
+      <text x={gap.x} y={gap.y + 17 * i} text-anchor="middle" class="label halo bare">{line}</text>
+    {/each}
   {/each}
 </svg>
 

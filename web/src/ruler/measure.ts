@@ -95,7 +95,7 @@ export function asShelved(year: Shelved, s: ShelvesView): Shelved {
     standingKg: s.standing,
     putByKg: s.putBy,
     boughtInKg: s.boughtIn,
-    bareKg: s.lacking,
+    bareKg: s.lacking.map((v, d) => (v > HARDLY * s.need[d] ? v : 0)),
     grownKg: s.growing,
     gaps: lacks(s.need, s.lacking),
     total: {

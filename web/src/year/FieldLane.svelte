@@ -38,17 +38,19 @@
   let pointed = $state<number | null>(null);
   let row: HTMLElement;
   let near = $state(true);
-  let last: {
-    result: FieldYear;
-    year: YearView;
-    plan: PlanView['plan'];
-    scale: RulerScale;
-    at: number;
-  };
-  /** As it stood when it was last near the window: a lane that nobody sees is not drawn anew. */
+  let last: { result: FieldYear; year: YearView; plan: PlanView['plan']; scale: RulerScale };
+  let lastAt = -1;
+  /**
+   * While something is tried out, a lane that nobody sees is not drawn anew; it stands as it was. So
+   * it is with the day that is read off.
+   */
   const drawn = $derived.by(() => {
-    if (near) last = { result, year, plan, scale, at };
+    if (near || !open.trial) last = { result, year, plan, scale };
     return last;
+  });
+  const drawnAt = $derived.by(() => {
+    if (near) lastAt = at;
+    return lastAt;
   });
   const forage = $derived(open.forages.find((f) => f.id === field.stand.forageId));
   const stand = $derived((forage?.name ?? '').split(' (')[0].toLowerCase());
@@ -98,7 +100,7 @@
         plan={drawn.plan}
         scale={drawn.scale}
         {farmMostKgPerHa}
-        at={drawn.at}
+        at={drawnAt}
         system={open.system}
         may={open.mayPlan}
         {onshift}

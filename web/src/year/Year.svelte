@@ -240,7 +240,7 @@
   </clipPath>
 </svg>
 <section class="verdict" aria-live="polite">
-  <div>
+  <div class="said">
     {#if season}<p class="season" data-testid="verdict-season">{season}:</p>{/if}
     <h1 data-testid="verdict" class:welfare={said.welfare}>{said.headline}</h1>
     <p class="quiet" data-testid="verdict-detail">{said.detail}</p>
@@ -326,13 +326,13 @@
         <div class="counted">
           <label
             >Counted in
-            <select class="select" bind:value={measure}>
+            <select class="select" aria-label="Counted in" bind:value={measure}>
               {#each MEASURES as m (m.id)}<option value={m.id}>{m.name}</option>{/each}
             </select></label
           >
           <label
             >for
-            <select class="select" bind:value={forGroup}>
+            <select class="select" aria-label="Shelves for" bind:value={forGroup}>
               <option value="">all groups</option>
               {#each open.view!.farm.groups as g (g.id)}<option value={g.id}>{g.name}</option
                 >{/each}
@@ -410,6 +410,9 @@
   .welfare {
     font-size: clamp(1.6rem, 3.4vw, 2.4rem);
     color: var(--bare);
+  }
+  .said {
+    flex: 1 1 18rem;
   }
   .next {
     font-weight: 600;

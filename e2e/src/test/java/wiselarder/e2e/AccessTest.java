@@ -60,10 +60,12 @@ class AccessTest {
 
   @SuppressWarnings("unchecked")
   static List<String> violations(Page page) {
-    page.evaluate(axe());
+    if (!(boolean) page.evaluate("() => 'axe' in window")) {
+      page.evaluate(axe());
+    }
     return (List<String>)
         page.evaluate(
-            "async () => (await axe.run(document)).violations.map("
+            "async () => (await axe.run(document, {resultTypes: ['violations']})).violations.map("
                 + "v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 160)).join(' | '))");
   }
 
@@ -124,7 +126,8 @@ class AccessTest {
     Page page = product.page(width, height);
     page.navigate(product.url());
     page.getByRole(AriaRole.HEADING).first().waitFor();
-    assertThat(violations(page)).as("sign-in").isEmpty();
+    page.getByTestId("quick-answer").getByText("bales").waitFor();
+    assertThat(violations(page)).as("sign-in, with its hay sum").isEmpty();
     page.navigate(product.url() + "/#/invited/nothing");
     page.getByText("leads nowhere").waitFor();
     assertThat(violations(page)).as("invitation").isEmpty();

@@ -66,6 +66,83 @@ class PlanByHandTest {
     page.context().close();
   }
 
+  /** A date that goes by the frost follows it to a warmer place. */
+  @Test
+  void aShuttingThatGoesByTheFirstFrostFollowsIt() {
+    product.resetDemo();
+    Page page = product.visitorPage(1280, 800);
+    page.navigate(product.url() + "/#/plan/spruce-hollow/land?field=lake-meadow");
+    Hand.MOUSE.act(page, "Shut it for later");
+    page.getByLabel("Open on", exact()).fill("2028-09-25");
+    page.getByLabel("Shut from", exact()).fill("2028-08-01");
+    page.getByRole(AriaRole.BUTTON, lane("Tie to a mark of the year\\s*: Shut from")).click();
+    Hand.MOUSE.choose(
+        page.getByLabel("Shut from goes by"), "the usual first frost (5 years in 10)");
+    // day 271 of the year, 2028 a leap year, is 27 September
+    assertThat(page.getByTestId("tie"))
+        .containsText("57 days before the usual first frost (5 years in 10), here 27 September");
+    page.getByLabel(Pattern.compile("^days after it")).fill("-50");
+    assertThat(page.getByLabel("Shut from", exact())).hasValue("2028-08-08");
+    assertThat(page.getByTestId("act-conflict").first()).containsText("While Lake Meadow is shut");
+    Hand.MOUSE.button(page, "Shut it");
+    Hand.MOUSE.link(page, "Year");
+    assertThat(page.getByTestId("planned"))
+        .containsText("It begins 50 days before the usual first frost");
+
+    Hand.MOUSE.link(page, "Farm");
+    page.getByLabel("Climate").selectOption("transition_humid");
+    Hand.MOUSE.button(page, "Save settings");
+    assertThat(page.getByText("Saved.")).isVisible();
+    Hand.MOUSE.link(page, "Year");
+    // there it is day 294, 20 October
+    assertThat(page.getByTestId("planned")).containsText("Shut Lake Meadow from 31 Aug");
+    page.context().close();
+  }
+
+  /** What cannot come off as it is planned is said where it is planned, and on the year. */
+  @Test
+  void aCutOfAShutFieldIsSaidToStandInTheWay() {
+    product.resetDemo();
+    Page page = product.visitorPage(1280, 800);
+    page.navigate(product.demo() + "/land?field=mill-bottom");
+    Hand.MOUSE.act(page, "Shut it for later");
+    page.getByLabel("Open on", exact()).fill("2028-06-20");
+    page.getByLabel("Shut from", exact()).fill("2028-03-01");
+    assertThat(
+            page.getByTestId("act-conflict")
+                .filter(
+                    new Locator.FilterOptions().setHasText("the cut takes what was to be kept")))
+        .hasCount(1);
+    Hand.MOUSE.button(page, "Shut it");
+    Hand.MOUSE.link(page, "Year");
+    assertThat(page.getByTestId("conflicts")).containsText("Mill Bottom is cut while it is shut");
+    assertThat(AccessTest.violations(page)).isEmpty();
+    Hand.MOUSE.button(page, "Undo");
+    assertThat(page.getByTestId("conflicts")).hasCount(0);
+    page.context().close();
+  }
+
+  @Test
+  void shelvesAreCountedInEnergyAndForOneGroup() {
+    product.resetDemo();
+    Page page = product.visitorPage(1280, 800);
+    page.navigate(product.demo());
+    Locator shelves = page.getByTestId("shelves");
+    assertThat(shelves).hasAttribute("aria-label", Pattern.compile("dry matter needed"));
+    Hand.MOUSE.choose(page.getByLabel("Counted in"), "energy");
+    assertThat(shelves).hasAttribute("aria-label", Pattern.compile("MJ energy needed.*short"));
+    Hand.MOUSE.choose(page.getByLabel("Shelves for"), "Hair ewes");
+    assertThat(shelves)
+        .hasAttribute("aria-label", Pattern.compile("^[^0-9]*\\d{3},\\d{3} MJ energy needed"));
+    Hand.MOUSE.choose(page.getByLabel("Counted in"), "animal unit days");
+    assertThat(shelves).hasAttribute("aria-label", Pattern.compile("animal unit days needed"));
+    page.context().close();
+  }
+
+  private static Page.GetByLabelOptions exact() {
+    return new Page.GetByLabelOptions().setExact(true);
+  }
+
   /** Sixty fields are readable, and planned, by the blocks that they belong to. */
   @Test
   void sixtyFieldsArePlannedByBlocks() {
