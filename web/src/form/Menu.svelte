@@ -81,29 +81,31 @@
         />{/if}</Menu.Trigger
     >
   {/if}
-  <Portal>
-    <Menu.Positioner class="menu-positioner">
-      <Menu.Content class="menu">
-        {#each offers as o (o.id)}
-          {#if o.apart}<Menu.Separator class="menu-rule" />{/if}
-          <Menu.Item value={o.id} disabled={o.disabled} class="menu-item">
-            {#snippet element(attributes)}
-              {#if o.href}
-                <a
-                  {...attributes as HTMLAnchorAttributes}
-                  href={o.href}
-                  aria-current={o.current ? 'page' : undefined}
-                  >{o.name}{#if o.note}<small>{o.note}</small>{/if}</a
-                >
-              {:else}
-                <div {...attributes}>
-                  {o.name}{#if o.note}<small>{o.note}</small>{/if}
-                </div>
-              {/if}
-            {/snippet}
-          </Menu.Item>
-        {/each}
-      </Menu.Content>
-    </Menu.Positioner>
-  </Portal>
+  {#if shown}
+    <Portal>
+      <Menu.Positioner class="menu-positioner">
+        <Menu.Content class="menu">
+          {#each offers as o (o.id)}
+            {#if o.apart}<Menu.Separator class="menu-rule" />{/if}
+            <Menu.Item value={o.id} disabled={o.disabled} class="menu-item">
+              {#snippet element(attributes)}
+                {#if o.href}
+                  <a
+                    {...attributes as HTMLAnchorAttributes}
+                    href={o.href}
+                    aria-current={o.current ? 'page' : undefined}
+                    >{o.name}{#if o.note}<small>{o.note}</small>{/if}</a
+                  >
+                {:else}
+                  <div {...attributes}>
+                    {o.name}{#if o.note}<small>{o.note}</small>{/if}
+                  </div>
+                {/if}
+              {/snippet}
+            </Menu.Item>
+          {/each}
+        </Menu.Content>
+      </Menu.Positioner>
+    </Portal>
+  {/if}
 </Menu>

@@ -54,7 +54,10 @@
   const top = $derived(Math.max(1, farmMostKgPerHa / 2, ...result.coverKgPerHa));
   const y = $derived((cover: number) => HEIGHT - 2 - (Math.min(cover, top) / top) * (HEIGHT - 5));
   const netHa = $derived(field.areaHa - (field.deductedHa ?? 0));
-  const zero = $derived(new Array<number>(year.days).fill(0));
+  // apart from the year, of which each answer brings a new one
+  const days = $derived(year.days);
+  const start = $derived(year.start);
+  const zero = $derived(new Array<number>(days).fill(0));
   const cover = $derived(stepBand(scale, zero, result.coverKgPerHa, y));
   /** Each sowing with what it stands at and when it may be grazed. */
   const sown = $derived(
@@ -74,11 +77,11 @@
           : [];
       }),
   );
-  const grazed = $derived(runs(year.days, (d) => result.grazedKg[d] > 0));
+  const grazed = $derived(runs(days, (d) => result.grazedKg[d] > 0));
   const holds = $derived(
     year.cautions.filter((c) => c.blocks && c.fieldId === field.id && !c.groupId),
   );
-  const marks = $derived(marksOf(plan, field.id, year.start, year.days));
+  const marks = $derived(marksOf(plan, field.id, start, days));
   const summary = $derived(
     `${field.name}: grown ${amount(result.grownKg / netHa, 'massPerArea', system)}, ` +
       `eaten ${amount(result.eatenKg / netHa, 'massPerArea', system)}, grazed on ${result.grazedKg.filter((k) => k > 0).length} days.`,

@@ -89,17 +89,35 @@ export function stepBand(
     }
     const from = d;
     while (d < end && upper[d] - lower[d] > least) d++;
-    const top: string[] = [];
-    const bottom: string[] = [];
-    for (let i = from; i < d; i++) {
-      const a = round(scale.x(i));
-      const b = round(scale.x(i + 1));
-      top.push(`${a} ${round(y(upper[i]))}L${b} ${round(y(upper[i]))}`);
-      bottom.unshift(`${b} ${round(y(lower[i]))}L${a} ${round(y(lower[i]))}`);
-    }
-    parts.push(`M${top.join('L')}L${bottom.join('L')}Z`);
+    parts.push(outline(scale, lower, upper, y, from, d));
   }
   return parts.join('');
+}
+
+/** One run of a band: along its upper edge, and back along its lower one. */
+function outline(
+  scale: RulerScale,
+  lower: ArrayLike<number>,
+  upper: ArrayLike<number>,
+  y: (value: number) => number,
+  from: number,
+  to: number,
+): string {
+  let level = round(y(upper[from]));
+  let path = `M${round(scale.x(from))} ${level}`;
+  for (let i = from + 1; i < to; i++) {
+    const next = round(y(upper[i]));
+    if (next !== level) path += `H${round(scale.x(i))}V${next}`;
+    level = next;
+  }
+  level = round(y(lower[to - 1]));
+  path += `H${round(scale.x(to))}V${level}`;
+  for (let i = to - 2; i >= from; i--) {
+    const next = round(y(lower[i]));
+    if (next !== level) path += `H${round(scale.x(i + 1))}V${next}`;
+    level = next;
+  }
+  return `${path}H${round(scale.x(from))}Z`;
 }
 
 /** Path of a daily series as a stepped line. */
@@ -108,13 +126,17 @@ export function stepLine(
   values: ArrayLike<number>,
   y: (value: number) => number,
 ): string {
-  let path = '';
   const start = firstShown(scale);
-  for (let d = start; d < lastShown(scale); d++) {
-    const level = round(y(values[d]));
-    path += `${d === start ? 'M' : 'L'}${round(scale.x(d))} ${level}L${round(scale.x(d + 1))} ${level}`;
+  const end = lastShown(scale);
+  if (start >= end) return '';
+  let level = round(y(values[start]));
+  let path = `M${round(scale.x(start))} ${level}`;
+  for (let d = start + 1; d < end; d++) {
+    const next = round(y(values[d]));
+    if (next !== level) path += `H${round(scale.x(d))}V${next}`;
+    level = next;
   }
-  return path;
+  return `${path}H${round(scale.x(end))}`;
 }
 
 /** Runs of days on which a test holds, half-open. */

@@ -184,13 +184,19 @@ export function rounded(si: number, quantity: Quantity, system: System): number 
   return Number(shown(si, quantity, system).toFixed(digits));
 }
 
+/** By decimals; made once, as making one takes longer than all it prints. */
+const PRINTED = [0, 1, 2].map(
+  (digits) =>
+    new Intl.NumberFormat('en-US', {
+      minimumFractionDigits: digits,
+      maximumFractionDigits: digits,
+    }),
+);
+
 /** Number with thousands separators, without its unit. */
 export function figure(si: number, quantity: Quantity, system: System): string {
   const { digits } = UNITS[quantity][system];
-  return shown(si, quantity, system).toLocaleString('en-US', {
-    minimumFractionDigits: digits,
-    maximumFractionDigits: digits,
-  });
+  return PRINTED[digits].format(shown(si, quantity, system));
 }
 
 /** Number with its unit. */

@@ -29,7 +29,10 @@
   let order = $state<'stated' | 'cover' | 'grazed'>('stated');
   /** What is being moved, drawn before it is saved. */
   let moving = $state<Edit | null>(null);
-  const plan = $derived(withEdit(open.view!.plan, moving));
+  const stored = $derived(open.view!.plan);
+  const moved = $derived(withEdit(stored, moving));
+  /** On which lane it is: the others stay as they are. */
+  const movedOn = $derived(moving ? fieldOf(moving) : null);
   const day = $derived(at >= 0 ? at : 0);
   const words = $derived(find.trim().toLowerCase());
   const lanes = $derived(
@@ -63,6 +66,10 @@
     Math.max(1, ...year.fields.map((f) => Math.max(...f.coverKgPerHa))),
   );
 
+  function fieldOf(edit: Edit): string | null {
+    const [thing] = Object.values(edit) as { fieldId?: string }[];
+    return thing.fieldId ?? null;
+  }
   function shift(edit: Edit) {
     moving = edit;
     void open.tryOut([edit]);
@@ -130,7 +137,7 @@
       {field}
       {result}
       {year}
-      {plan}
+      plan={movedOn === field.id ? moved : stored}
       {scale}
       {farmMostKgPerHa}
       {at}

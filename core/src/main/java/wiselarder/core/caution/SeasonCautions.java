@@ -50,7 +50,10 @@ final class SeasonCautions {
   private final WeatherYear normal;
   private final Climate climate;
   private final Found found;
+  // the same for every stand of the farm
   private final List<Integer> breaks;
+  private final List<Integer> firstFrosts;
+  private final List<int[]> springs;
   private final double even;
 
   SeasonCautions(
@@ -62,6 +65,8 @@ final class SeasonCautions {
     this.normal = normal;
     this.found = found;
     this.breaks = droughtBreaks();
+    this.firstFrosts = firstFrosts();
+    this.springs = springs();
     this.even = weather.kind() == WeatherYear.Days.SMOOTH ? EVEN_C : 0;
   }
 
@@ -97,7 +102,7 @@ final class SeasonCautions {
    */
   private void frosts(Standing s) {
     if (is(s, KILLING_FROST)) {
-      if (!climate.firstFrost().occurs() && firstFrosts().isEmpty()) {
+      if (!climate.firstFrost().occurs() && firstFrosts.isEmpty()) {
         found.on(KILLING_FROST, s, s.from(), s.to(), false);
       }
       for (int frost : expectedFrosts()) {
@@ -109,7 +114,7 @@ final class SeasonCautions {
       }
       lightFrosts(s);
     }
-    for (int frost : firstFrosts()) {
+    for (int frost : firstFrosts) {
       if (is(s, "hz_frost_bloat_legume") && frost >= s.from() && frost < s.to()) {
         int on = frost + holdDays("hz_frost_bloat_legume") + 1;
         found.on("hz_frost_bloat_legume", s, frost, on, true);
@@ -151,7 +156,7 @@ final class SeasonCautions {
 
   /** The same, and where none came in a year the day on which half of the years have had it. */
   private List<Integer> expectedFrosts() {
-    List<Integer> all = new ArrayList<>(firstFrosts());
+    List<Integer> all = new ArrayList<>(firstFrosts);
     int last = climate.firstFrost().occurs() ? year.endExclusive().getYear() : Integer.MIN_VALUE;
     for (int y = year.start().getYear() - 1; y <= last; y++) {
       int usual = year.day(LocalDate.ofYearDay(y, climate.firstFrost().doy50()));
@@ -281,7 +286,7 @@ final class SeasonCautions {
    * Fast cool-season growth while the weather warms through a range, in each spring of the plan.
    */
   private void spring(Standing s) {
-    for (int[] lush : springs()) {
+    for (int[] lush : springs) {
       if (lush[1] <= s.from() || lush[0] >= s.to()) {
         continue;
       }

@@ -3,6 +3,7 @@ package wiselarder.core.plan;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import wiselarder.core.forage.CropUses;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.GrowthCurve;
@@ -70,6 +71,37 @@ public record Catalogue(
     if (farm.forages().isEmpty()) {
       return this;
     }
+    Own key = new Own(growth, farm.forages());
+    Catalogue kept = KEPT.get(key);
+    if (kept == null) {
+      kept = with(farm);
+      if (KEPT.size() >= MOST_KEPT) {
+        KEPT.clear();
+      }
+      KEPT.put(key, kept);
+    }
+    return kept;
+  }
+
+  /** Own forages change seldom and are asked for at every year: made once, a few of them kept. */
+  private static final Map<Own, Catalogue> KEPT = new ConcurrentHashMap<>();
+
+  private static final int MOST_KEPT = 200;
+
+  /** The tables that they were put to, which are one object, and the forages. */
+  private record Own(GrowthTable tables, List<OwnForage> forages) {
+    @Override
+    public boolean equals(Object other) {
+      return other instanceof Own o && o.tables == tables && o.forages.equals(forages);
+    }
+
+    @Override
+    public int hashCode() {
+      return 31 * System.identityHashCode(tables) + forages.hashCode();
+    }
+  }
+
+  private Catalogue with(Farm farm) {
     Map<String, Forage> all = new HashMap<>(forages);
     for (OwnForage own : farm.forages()) {
       for (OwnForage.Part part : own.parts()) {
