@@ -141,7 +141,8 @@ function csrfToken(): string {
 /** Told when the server no longer knows who asks. */
 export const signedOut = { tell: () => {} };
 
-async function send<T>(method: string, path: string, type?: string, body?: string): Promise<T> {
+/** What the server answers where it does not refuse. */
+async function ask(method: string, path: string, type?: string, body?: string): Promise<Response> {
   let answer: Response;
   try {
     answer = await fetch(`/api${path}`, {
@@ -155,8 +156,8 @@ async function send<T>(method: string, path: string, type?: string, body?: strin
   } catch {
     throw new Refusal({ status: 0, code: 'offline' });
   }
-  const json = answer.status === 204 ? {} : await answer.json().catch(() => ({}));
   if (!answer.ok) {
+    const json = await answer.json().catch(() => ({}));
     if (json.code === 'sign_in') signedOut.tell();
     throw new Refusal({
       code: 'unknown',
@@ -164,7 +165,12 @@ async function send<T>(method: string, path: string, type?: string, body?: strin
       status: answer.status,
     });
   }
-  return withDays(json) as T;
+  return answer;
+}
+
+async function send<T>(method: string, path: string, type?: string, body?: string): Promise<T> {
+  const answer = await ask(method, path, type, body);
+  return withDays(answer.status === 204 ? {} : await answer.json().catch(() => ({}))) as T;
 }
 
 const get = <T>(path: string) => send<T>('GET', path);
@@ -300,6 +306,8 @@ export function apiIn(looking: { season: string }) {
       file<ChangePreview>(`/plans/${id}/file/preview`, text),
     replace: (id: string, revision: number, text: string) =>
       file<PlanView>(inSeason(`/plans/${id}/file?${query({ revision: String(revision) })}`), text),
+    list: async (id: string, kind: ListKind) =>
+      (await ask('GET', `/plans/${id}/lists/${kind}`)).text(),
     previewList: (id: string, kind: ListKind, text: string) =>
       csv<ChangePreview>(`/plans/${id}/lists/${kind}/preview`, text),
     takeList: (id: string, kind: ListKind, revision: number, text: string) =>

@@ -10,6 +10,7 @@
     onchoose,
     addLabel = '',
     onadd = null,
+    table = '',
   }: {
     title: string;
     items: { id: string; name: string; figure: string; note: string; doubtful: boolean }[];
@@ -17,12 +18,17 @@
     onchoose: (id: string) => void;
     addLabel?: string;
     onadd?: (() => void) | null;
+    /** The list by which its table is known, where it has one. */
+    table?: string;
   } = $props();
 </script>
 
 <section aria-label={title}>
   <div class="head">
     <h1>{title}</h1>
+    {#if table}<a class="btn plain" href={`#/plan/${open.view!.id}/papers?table=${table}`}
+        >As a table</a
+      >{/if}
     {#if open.mayPlan && onadd}<button class="btn plain" onclick={onadd}>{addLabel}</button>{/if}
   </div>
   <ul class="panel">
@@ -48,11 +54,12 @@
 <style>
   .head {
     display: flex;
-    justify-content: space-between;
+    gap: 0.5rem;
     align-items: center;
     margin-bottom: 0.5rem;
   }
   h1 {
+    flex: 1;
     font-size: 1.3rem;
   }
   button:not(.btn) {

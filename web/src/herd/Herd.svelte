@@ -151,6 +151,7 @@
     chosenId={draft.item?.id ?? null}
     onchoose={choose}
     addLabel="Add group"
+    table="GROUPS"
     onadd={add}
   />
   {#if draft.item}

@@ -56,6 +56,7 @@
     {/if}
     {#if open.mayPlan}<button class="btn plain" onclick={onadd}>Add field</button>{/if}
     <a class="btn plain" href={`#/plan/${open.view!.id}/land/draw`}>Draw</a>
+    <a class="btn plain" href={`#/plan/${open.view!.id}/papers?table=FIELDS`}>As a table</a>
   </div>
   <ul class="panel">
     <li class="quiet heads" aria-hidden="true">

@@ -1,10 +1,13 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { push } from 'svelte-spa-router';
   import { type Api, type ChangePreview, type FilePreview, type ListKind } from '../api/client';
+  import { asked } from '../plan/address';
   import { thePlan } from '../plan/context';
   import { signed } from '../people/signed.svelte';
   import { changeText } from '../words/changes';
   import { memberChange, memberName } from '../words/members';
+  import Grid from './Grid.svelte';
   import { rowText } from '../words/refusals';
 
   const open = thePlan();
@@ -49,6 +52,35 @@
       paper = { name: file.name, text, list, holds, preview };
     });
     wrong = done ? '' : `${file.name}: ${signed.error} Nothing was changed.`;
+  }
+  const LISTS: { id: ListKind; name: string }[] = [
+    { id: 'FIELDS', name: 'Fields' },
+    { id: 'GROUPS', name: 'Groups' },
+    { id: 'LOTS', name: 'Lots' },
+    { id: 'TESTS', name: 'Tests of lots' },
+  ];
+  let table = $state<ListKind | ''>(
+    untrack(() => LISTS.find((l) => l.id === asked('table'))?.id ?? ''),
+  );
+  /** Who came for the table sees it. */
+  function comeTo(node: HTMLElement) {
+    if (asked('table')) node.scrollIntoView({ block: 'start' });
+  }
+  /** What the table holds, looked at as a file is. */
+  async function lookAt(text: string) {
+    const list = table as ListKind;
+    const done = await signed.attempt(async () => {
+      paper = {
+        name: `${LISTS.find((l) => l.id === list)!.name}, as in the table`,
+        text,
+        list,
+        holds: null,
+        preview: await open.api.previewList(id, list, text),
+      };
+      told = '';
+    });
+    wrong = done ? '' : `${signed.error} Nothing was changed.`;
+    if (done) document.getElementById('in-title')?.scrollIntoView({ block: 'nearest' });
   }
   async function take(what: (p: Paper) => Promise<string>) {
     const done = await signed.attempt(async () => {
@@ -200,9 +232,32 @@
       </div>
     {/if}
   </section>
+  <section class="panel form wide" aria-labelledby="table-title" {@attach comeTo}>
+    <h1 id="table-title">A list as a table</h1>
+    <label class="pick"
+      >Show
+      <select class="select" bind:value={table}>
+        <option value="">choose a list</option>
+        {#each LISTS as l (l.id)}<option value={l.id}>{l.name}</option>{/each}
+      </select></label
+    >
+    {#if table}<Grid list={table} onlook={lookAt} />{/if}
+  </section>
 </div>
 
 <style>
+  .wide {
+    grid-column: 1 / -1;
+    min-width: 0;
+  }
+  .pick {
+    display: flex;
+    gap: 0.5rem;
+    align-items: center;
+  }
+  .pick .select {
+    width: auto;
+  }
   .page {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(min(100%, 24rem), 1fr));

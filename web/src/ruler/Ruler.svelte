@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { YearView } from '../api/client';
   import { dayOf, monthName, shortDay, today } from '../units/dates';
-  import type { RulerScale } from './scale';
+  import { runs, type RulerScale } from './scale';
 
   let { year, scale }: { year: YearView; scale: RulerScale } = $props();
 
@@ -13,6 +13,11 @@
     return windows
       .map(([a, b]) => [Math.max(0, a), Math.min(year.days, b + 1)])
       .filter(([a, b]) => b > a);
+  });
+  /** Days on which a caution shuts some field, as runs. */
+  const holds = $derived.by(() => {
+    const held = year.cautions.filter((c) => c.blocks && c.fieldId);
+    return runs(year.days, (d) => held.some((c) => d >= c.fromDay && d < c.toDay));
   });
   const weanings = $derived([...new Set(year.groups.flatMap((g) => g.weanings))]);
   /** Where a band's name stands: in its middle, or beside the flag of today. */
@@ -56,6 +61,17 @@
       <rect x={scale.x(from)} y="0" width={scale.x(to) - scale.x(from)} height="3" fill="#51617a" />
     {/each}
   {/if}
+  {#each holds as [from, to] (from)}
+    <rect
+      x={scale.x(from)}
+      y={HEIGHT - 12}
+      width={Math.max(2, scale.x(to) - scale.x(from))}
+      height="5"
+      fill="url(#t-held)"
+      stroke="#d6401f"
+      stroke-width="0.8"
+    />
+  {/each}
   {#each births as [from, to], i (i)}
     <rect
       x={scale.x(from)}
@@ -66,10 +82,22 @@
     />
   {/each}
   {#if !narrow}
-    <rect x="20" y="20" width="14" height="4" fill="#16233a" />
-    <text x="39" y="26" class="note">births</text>
-    <path d="M84 18l4 4l-4 4l-4 -4Z" fill="#16233a" />
-    <text x="92" y="26" class="note">weaning</text>
+    <rect x="20" y="12" width="14" height="4" fill="#16233a" />
+    <text x="39" y="18" class="note">births</text>
+    <path d="M84 10l4 4l-4 4l-4 -4Z" fill="#16233a" />
+    <text x="92" y="18" class="note">weaning</text>
+    {#if holds.length}
+      <rect
+        x="20"
+        y="27"
+        width="14"
+        height="5"
+        fill="url(#t-held)"
+        stroke="#d6401f"
+        stroke-width="0.8"
+      />
+      <text x="39" y="33" class="note">held by a caution</text>
+    {/if}
   {/if}
 
   {#each weanings as day (day)}

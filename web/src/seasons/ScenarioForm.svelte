@@ -7,6 +7,8 @@
   import TextField from '../form/TextField.svelte';
   import { thePlan } from '../plan/context';
   import { freshId } from '../plan/session.svelte';
+  import type { Quantity } from '../units/units';
+  import { rangeText } from '../words/refusals';
   import { overlayText, seasonOptions } from './names';
 
   const open = thePlan();
@@ -43,6 +45,17 @@
     amount = BEGIN[kind];
     if (kind === 'KILLING_FROST' && !from) from = isoOf(plan.year.start, 30);
   }
+  /** As the server accepts them, in SI. */
+  const ACCEPTED: Partial<Record<Overlay['kind'], [number, number, Quantity]>> = {
+    RAIN: [-1, 3, 'share'],
+    HEAT: [-10, 10, 'degrees'],
+    LATE_SPRING: [0, 60, 'count'],
+  };
+  const outside = $derived.by(() => {
+    const accepted = ACCEPTED[kind];
+    if (!accepted || (amount >= accepted[0] && amount <= accepted[1])) return '';
+    return rangeText('Change', ...accepted, open.system);
+  });
   function add() {
     overlays = [
       ...overlays,
@@ -124,10 +137,13 @@
       {#if kind !== 'KILLING_FROST'}
         <DateField label="To, last day" value={to} onchange={(v) => (to = v)} />
       {/if}
-      <button class="btn plain" disabled={kind === 'KILLING_FROST' && !from} onclick={add}
-        >Add this change</button
+      <button
+        class="btn plain"
+        disabled={(kind === 'KILLING_FROST' && !from) || outside !== ''}
+        onclick={add}>Add this change</button
       >
     </div>
+    {#if outside}<p class="wrong" role="alert">{outside}</p>{/if}
     {#if overlays.length > 0}
       <ul>
         {#each overlays as o, i (i)}
@@ -150,6 +166,10 @@
 </section>
 
 <style>
+  .wrong {
+    color: var(--bare-dark);
+    font-weight: 600;
+  }
   .row,
   li {
     display: flex;

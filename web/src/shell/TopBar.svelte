@@ -59,7 +59,7 @@
   }
 </script>
 
-<header class:narrow>
+<header class="no-print" class:narrow>
   <div class="line">
     <div class="farm">
       {#if open.view}

@@ -93,6 +93,7 @@
     chosenId={draft.item?.id ?? null}
     onchoose={(id) => draft.choose(lots.find((l) => l.id === id) ?? null)}
     addLabel="Add lot"
+    table="LOTS"
     onadd={add}
   />
   <div>

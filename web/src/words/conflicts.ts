@@ -47,7 +47,7 @@ export function conflictText(c: Conflict, farm: Farm, start: string, system: Sys
       );
     case 'STEP_NEVER_REACHED':
       return (
-        `${group} never graze ${field} in the step that says so (${span}): ` +
+        `${group} are to graze ${field} (${span}), and nobody does: ` +
         (c.value > 1
           ? `up to ${amount(c.value, 'bulk', system)} stand there while other feed is given. Move that step earlier.`
           : 'nothing stands there above what must be left.')

@@ -117,7 +117,7 @@
 {#each groups as { group, runs } (group.id)}
   <div class="row">
     <button
-      class="name"
+      class="name on-paper"
       style:width={`${scale.left - (narrow ? 10 : 24)}px`}
       aria-expanded={unfolded === group.id}
       onclick={() => unfold(group.id)}

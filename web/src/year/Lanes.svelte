@@ -111,6 +111,7 @@
   {#if blocks.length > 1 && order === 'stated'}
     <h3>
       <button
+        class="on-paper"
         aria-expanded={!folded.includes(group.name)}
         onclick={() =>
           (folded = folded.includes(group.name)

@@ -5,6 +5,7 @@
   import type { RulerScale } from '../ruler/scale';
   import { isoOf, longDay, shortDate } from '../units/dates';
   import { amount, figure, unitOf } from '../units/units';
+  import { days } from '../words/year';
 
   const open = thePlan();
 
@@ -31,10 +32,22 @@
       .sort((a, b) => b.coverKgPerHa - a.coverKgPerHa),
   );
   const most = $derived(Math.max(1, ...ranked.map((r) => r.coverKgPerHa)));
+  /** Longer than this a round is no round: next to nothing grows. */
+  const LONGEST_ROUND_DAYS = 180;
+  /** What stands when stock come in less what they leave, grown again at the rate of the day. */
+  const round = $derived(
+    growth > 0 ? (outlook.enterKgPerHa - outlook.leaveKgPerHa) / growth : Infinity,
+  );
+  const roundSaid = $derived(
+    round <= LONGEST_ROUND_DAYS
+      ? ` At that growth grazed ground is ready again after ${days(Math.round(round))}: a round should be no shorter.`
+      : ' Next to nothing grows: what is grazed now is not ready again for half a year.',
+  );
   const said = $derived(
     `On ${longDay(year.start, at)} ${amount(cover, 'massPerArea', open.system)} stand on average over ` +
       `${amount(outlook.groundHa, 'area', open.system)}; ${figure(growth, 'rate', open.system)} ` +
-      `grow and ${amount(demand, 'rate', open.system)} are wanted.`,
+      `grow and ${amount(demand, 'rate', open.system)} are wanted.` +
+      roundSaid,
   );
 </script>
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { onDestroy, untrack } from 'svelte';
+  import { flushSync, onDestroy, untrack } from 'svelte';
   import { innerWidth } from 'svelte/reactivity/window';
   import type { Field, Outlook, ShelvesView, YearView } from '../api/client';
   import ActPanel from '../land/ActPanel.svelte';
@@ -79,6 +79,8 @@
     return measure === 'aud' ? inUnitsOf(shown, open.view!.farm.audKg) : shown;
   });
 
+  /** What fits between the margins of a landscape sheet, A4 or letter. */
+  const PAPER_PX = 980;
   let width = $state(1280);
   let shown = $state<View>(
     untrack(() => VIEWS.find((v) => v.id === asked('view'))?.id ?? 'picture'),
@@ -229,6 +231,10 @@
   }
 </script>
 
+<svelte:window
+  onbeforeprint={() => flushSync(() => (width = PAPER_PX))}
+  onafterprint={() => (width = picture.clientWidth)}
+/>
 <svg width="0" height="0" class="visually-hidden" aria-hidden="true">
   <clipPath id={CLIP_ID}>
     <rect
@@ -259,7 +265,7 @@
   {/if}
 </section>
 
-<div class="views">
+<div class="views no-print">
   {#if narrow}
     <select
       class="select"
@@ -278,6 +284,7 @@
       {/each}
     </div>
     <Compare {year} onbeside={(x) => (beside = x)} />
+    <button class="btn plain" onclick={() => window.print()}>Print</button>
   {/if}
   {#if shown !== 'ledger'}
     <div class="windows" role="group" aria-label="Days in view">
@@ -323,7 +330,7 @@
         {reading}
       </div>
       {#if shown === 'picture'}
-        <div class="counted">
+        <div class="counted no-print">
           <label
             >Counted in
             <select class="select" aria-label="Counted in" bind:value={measure}>
@@ -388,7 +395,7 @@
 {/if}
 
 {#if narrow}
-  <div class="beside"><Compare {year} onbeside={(x) => (beside = x)} /></div>
+  <div class="beside no-print"><Compare {year} onbeside={(x) => (beside = x)} /></div>
 {/if}
 <div class="below">
   <div>

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -66,6 +67,42 @@ class PapersTest {
     assertThat(button("Redo")).isEnabled();
     give("fields.csv", "name,area_ha\nSaddle,5.6656\n");
     assertThat(preview()).containsText("It changes nothing");
+  }
+
+  @Test
+  void aListIsFilledDownAndPastedIntoAsInASpreadsheet() {
+    page.navigate(product.demo() + "/land");
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("As a table")).click();
+    Locator first = page.getByLabel("block, row 2");
+    first.fill("Low ground");
+    first.press("Shift+ArrowDown");
+    first.press("Shift+ArrowDown");
+    first.press("ControlOrMeta+d");
+    assertThat(page.getByLabel("block, row 3")).hasValue("Low ground");
+    assertThat(page.getByLabel("block, row 4")).hasValue("Low ground");
+    assertThat(page.getByLabel("block, row 5")).not().hasValue("Low ground");
+
+    // what another program put on the clipboard, from the first cell on
+    page.getByLabel("name, row 2").focus();
+    page.evaluate(
+        """
+        () => {
+          const data = new DataTransfer();
+          data.setData('text/plain', 'Home Meadow\\t17.5\\nMill Meadow\\t22.5\\n');
+          document.activeElement.dispatchEvent(
+            new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+        }""");
+    assertThat(page.getByLabel("name, row 3")).hasValue("Mill Meadow");
+    assertThat(page.getByLabel(Pattern.compile("^area ac, row 3"))).hasValue("22.5");
+    button("See what would change").click();
+    assertThat(preview()).containsText("Changes field Home Meadow");
+    assertThat(preview()).containsText("Area, ac: 18.9 to 17.5");
+    assertThat(preview()).containsText("Changes field Kiln Hill");
+    org.assertj.core.api.Assertions.assertThat(AccessTest.violations(page)).isEmpty();
+    button("Take it in").click();
+    assertThat(page.getByText("Taken as one change")).isVisible();
+    Hand.MOUSE.link(page, "Land");
+    assertThat(page.getByRole(AriaRole.MAIN)).containsText("Mill Meadow");
   }
 
   @Test

@@ -40,7 +40,7 @@ public record Conflict(
      * A step grazes only a crop that is not ready; {@code value} is the day it is, -1 for never.
      */
     NOT_READY,
-    /** A grazing step on which the group never grazed; {@code value} kg DM stand there at most. */
+    /** A grazing step on whose fields nobody grazed; {@code value} kg DM stand there at most. */
     STEP_NEVER_REACHED,
     /** A portion of stored feed of which nothing was there to give. */
     PORTION_NEVER_GIVEN,

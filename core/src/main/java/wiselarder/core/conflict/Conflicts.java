@@ -338,7 +338,9 @@ public final class Conflicts {
     double passedBy = 0;
     double most = 0;
     for (int d = from; d < to; d++) {
-      if (sources.contains(year.onField(group, d))) {
+      // whose animals they were is not kept beside the field that fed most: told is what is sure
+      int day = d;
+      if (sources.stream().anyMatch(f -> year.grazedKg(f, day) > 0)) {
         return;
       }
       double other =

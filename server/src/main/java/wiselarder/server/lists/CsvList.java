@@ -268,10 +268,19 @@ final class CsvList<T extends Record> {
             && node.has(last)
             && !node.get(last).isNull()
             && needed(c);
-    if (!keepsDefault) {
+    if (!keepsDefault && !asWritten(node.path(last), value)) {
       node.set(last, value);
     }
   }
+
+  /** A list holds fewer digits than the plan: a number that went out and came back is the same. */
+  private static boolean asWritten(JsonNode is, JsonNode read) {
+    return is.isNumber()
+        && read.isNumber()
+        && Math.abs(is.asDouble() - read.asDouble()) <= WRITTEN_SHARE * Math.abs(is.asDouble());
+  }
+
+  private static final double WRITTEN_SHARE = 1e-6;
 
   /** Members that are never null: an empty cell leaves them as they are. */
   private static boolean needed(CsvColumn c) {
