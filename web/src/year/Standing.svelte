@@ -41,7 +41,7 @@
   const roundSaid = $derived(
     round <= LONGEST_ROUND_DAYS
       ? ` At that growth grazed ground is ready again after ${days(Math.round(round))}: a round should be no shorter.`
-      : ' Next to nothing grows: what is grazed now is not ready again for half a year.',
+      : ' At that growth grazed ground would not be ready again for half a year or more.',
   );
   const said = $derived(
     `On ${longDay(year.start, at)} ${amount(cover, 'massPerArea', open.system)} stand on average over ` +

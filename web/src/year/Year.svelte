@@ -1,5 +1,6 @@
 <script lang="ts">
   import { flushSync, onDestroy, untrack } from 'svelte';
+  import Printer from '@lucide/svelte/icons/printer';
   import { innerWidth } from 'svelte/reactivity/window';
   import type { Field, Outlook, ShelvesView, YearView } from '../api/client';
   import ActPanel from '../land/ActPanel.svelte';
@@ -284,7 +285,9 @@
       {/each}
     </div>
     <Compare {year} onbeside={(x) => (beside = x)} />
-    <button class="btn plain" onclick={() => window.print()}>Print</button>
+    <button class="btn plain" aria-label="Print" onclick={() => window.print()}
+      ><Printer size={18} aria-hidden="true" /></button
+    >
   {/if}
   {#if shown !== 'ledger'}
     <div class="windows" role="group" aria-label="Days in view">
