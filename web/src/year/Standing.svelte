@@ -32,22 +32,17 @@
       .sort((a, b) => b.coverKgPerHa - a.coverKgPerHa),
   );
   const most = $derived(Math.max(1, ...ranked.map((r) => r.coverKgPerHa)));
-  /** Longer than this a round is no round: next to nothing grows. */
-  const LONGEST_ROUND_DAYS = 180;
-  /** What stands when stock come in less what they leave, grown again at the rate of the day. */
-  const round = $derived(
-    growth > 0 ? (outlook.enterKgPerHa - outlook.leaveKgPerHa) / growth : Infinity,
-  );
-  const roundSaid = $derived(
-    round <= LONGEST_ROUND_DAYS
-      ? ` At that growth grazed ground is ready again after ${days(Math.round(round))}: a round should be no shorter.`
-      : ' At that growth grazed ground would not be ready again for half a year or more.',
+  const rest = $derived(Math.round(outlook.restDays[at] ?? 0));
+  const restSaid = $derived(
+    rest > 0
+      ? ` Ground that is grazed now is rested for ${days(rest)}: a round is no shorter.`
+      : ' No ground is rested now: it is not moved over, or it sleeps.',
   );
   const said = $derived(
     `On ${longDay(year.start, at)} ${amount(cover, 'massPerArea', open.system)} stand on average over ` +
       `${amount(outlook.groundHa, 'area', open.system)}; ${figure(growth, 'rate', open.system)} ` +
       `grow and ${amount(demand, 'rate', open.system)} are wanted.` +
-      roundSaid,
+      restSaid,
   );
 </script>
 

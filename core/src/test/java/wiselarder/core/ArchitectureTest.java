@@ -76,6 +76,7 @@ class ArchitectureTest {
           Map.entry(
               "diet",
               Set.of(
+                  "day",
                   "resolved",
                   "balance",
                   "plan",

@@ -102,6 +102,23 @@ public final class Outlook {
     return perHa(kg);
   }
 
+  /**
+   * Days that grazed ground is rested at this time of the year, by how fast it grows: mean of the
+   * ground that is moved over, by area; 0 where none of it is, or it sleeps.
+   */
+  public double restDays(int day) {
+    double ha = 0;
+    double haDays = 0;
+    for (int f = 0; f < stands.length; f++) {
+      int rest = year.resolved().fields[f].returnDays[day];
+      if (stands[f] && rest > 0) {
+        ha += year.resolved().fields[f].areaHa;
+        haDays += rest * year.resolved().fields[f].areaHa;
+      }
+    }
+    return ha <= 0 ? 0 : haDays / ha;
+  }
+
   /** Growth of the day, kg DM/ha. */
   public double growthKgPerHa(int day) {
     double kg = 0;

@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static wiselarder.core.Farms.ENGINE;
 
+import java.util.Collections;
 import org.junit.jupiter.api.Test;
 import wiselarder.core.Farms;
+import wiselarder.core.land.Field;
 
 /** How the ground stands and how long it lasts, by hand. */
 class OutlookTest {
@@ -113,5 +115,30 @@ class OutlookTest {
       eatable += m.eatableKg();
     }
     assertThat(outlook.herdsOverall()).isCloseTo(eatable / (100.0 * b.days()), within(1e-9));
+  }
+
+  /** 6 ha that are rested so long, 2 ha so long; ground that is set stocked does not count. */
+  @Test
+  void restIsTheMeanOfTheGroundThatIsMovedOver() {
+    Farms farm = new Farms().eaters("herd", 10, 10).field("set", 50, 30, 2500);
+    farm.fields.add(rotated("a", 6, "tall_fescue_novel"));
+    farm.fields.add(rotated("b", 2, "bermudagrass"));
+    YearBalance b = ENGINE.simulate(farm.graze("herd", null, null).build());
+    Outlook outlook = Outlook.of(b);
+    for (int d = 0; d < b.days(); d += 30) {
+      int first = b.resolved().fields[1].returnDays[d];
+      int second = b.resolved().fields[2].returnDays[d];
+      double ha = (first > 0 ? 6 : 0) + (second > 0 ? 2 : 0);
+      double mean = ha == 0 ? 0 : (6.0 * first + 2.0 * second) / ha;
+      assertThat(outlook.restDays(d)).isCloseTo(mean, within(1e-9));
+    }
+    assertThat(outlook.restDays(240)).as("in May").isBetween(10.0, 60.0);
+    assertThat(Outlook.of(still(0)).restDays(0)).isZero();
+  }
+
+  private static Field rotated(String id, double areaHa, String forage) {
+    Field f = Farms.stand(id, areaHa, forage, Collections.nCopies(12, 30.0), 2500);
+    return new Field(
+        id, id, areaHa, f.stand(), Field.Grazing.ROTATIONAL, null, null, null, true, "", null);
   }
 }

@@ -34,6 +34,7 @@ class OutlookController {
    *
    * @param leaveKgPerHa mean of what is to be left; {@code enterKgPerHa} of what is to stand when
    *     stock come in
+   * @param restDays that grazed ground is rested at this time of the year; 0 where none is
    * @param inFrontKg what stands at the end of the day and would be eaten
    * @param storedKg what is stored then and would be eaten
    * @param lastsDays days that what stands would feed the herd if nothing more grew
@@ -50,6 +51,7 @@ class OutlookController {
       Series coverKgPerHa,
       Series growthKgPerHa,
       Series demandKgPerHa,
+      Series restDays,
       Series inFrontKg,
       Series storedKg,
       Series lastsDays,
@@ -80,6 +82,7 @@ class OutlookController {
         Series.whole(days, o::coverKgPerHa),
         Series.amounts(days, o::growthKgPerHa),
         Series.amounts(days, o::demandKgPerHa),
+        Series.whole(days, o::restDays),
         Series.amounts(days, o::standingKg),
         Series.amounts(days, o::storedKg),
         Series.exact(days, 1, d -> o.lastsDays(d, false)),
