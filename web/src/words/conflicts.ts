@@ -58,6 +58,8 @@ export function conflictText(c: Conflict, farm: Farm, start: string, system: Sys
       return `${field} opens on ${longDay(start, c.fromDay)}, and a caution holds it to ${longDay(start, c.toDay - 1)}.`;
     case 'KEPT_FOR_NOBODY':
       return `${field}: ${amount(c.value, 'bulk', system)} stand when it opens on ${longDay(start, c.fromDay)}, and nobody eats of it afterwards.`;
+    case 'NO_OTHER_GROUND':
+      return `While ${field} is shut (${span}) there is no other ground to graze.`;
     case 'PASS_BELOW_RESIDUAL':
       return `Passes on ${field} leave ${amount(c.value, 'massPerArea', system)}, less than the ${amount(c.other, 'massPerArea', system)} that must be left.`;
     case 'SOWING_FAILS':

@@ -48,6 +48,8 @@ public record Conflict(
     OPENS_HELD,
     /** Nobody eats what was kept; {@code value} kg DM of feed stand when it opens. */
     KEPT_FOR_NOBODY,
+    /** While a field is shut there is no other ground to graze. */
+    NO_OTHER_GROUND,
     /** Passes leave less, {@code value} kg DM/ha, than must be left, {@code other}. */
     PASS_BELOW_RESIDUAL,
     /** The seed does not come up in this season. */

@@ -119,7 +119,9 @@ public final class Conflicts {
         }
       }
     }
-    if (haDays > 0 && grazedKg > 0) {
+    if (haDays <= 0) {
+      note(Code.NO_OTHER_GROUND, Thing.CLOSING, c.id(), List.of(c.fieldId()), from, to, 0, 0);
+    } else if (grazedKg > 0) {
       note(
           Code.LOAD_ON_THE_REST,
           Thing.CLOSING,

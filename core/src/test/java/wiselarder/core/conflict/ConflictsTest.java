@@ -128,6 +128,14 @@ class ConflictsTest {
   }
 
   @Test
+  void theOnlyFieldShutLeavesNothingToGraze() {
+    Farms farms =
+        new Farms().eaters("herd", 20, 10).field("a", 5, 30, 2500).graze("herd", null, null, "a");
+    Conflict c = one(Code.NO_OTHER_GROUND, of(farms.shut("a", day(10), day(40), "herd")));
+    assertThat(new int[] {c.fromDay(), c.toDay()}).containsExactly(10, 40);
+  }
+
+  @Test
   void aGrazingStepBehindAStoreThatFeedsAllIsNeverReached() {
     Farms farms = farms();
     farms.lots.clear();

@@ -66,6 +66,7 @@ class SampleController {
       @RequestBody Device device,
       @RequestParam(defaultValue = "normal") String season,
       @AuthenticationPrincipal Person person) {
+    PlanViews.known(season);
     samples.take(id, person, sample, device.device);
     return views.of(plans.open(id, person), season);
   }

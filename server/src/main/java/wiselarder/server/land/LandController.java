@@ -282,7 +282,7 @@ class LandController {
     if (read.edits().isEmpty()) {
       throw new Refused(ServerReason.NO_FIELD_IN_FILE, "features");
     }
-    return views.of(plans.edit(id, person, revision, null, edits(now, read)), season);
+    return views.of(() -> plans.edit(id, person, revision, null, edits(now, read)), season);
   }
 
   /** The first map of a farm says where its grid lies. */

@@ -123,7 +123,7 @@ class FileController {
       @RequestBody byte[] body,
       @AuthenticationPrincipal Person person) {
     FarmPlan then = FarmFile.read(Transfer.text(body)).plans().get(0);
-    return views.of(plans.replace(id, person, revision, then), season);
+    return views.of(() -> plans.replace(id, person, revision, then), season);
   }
 
   @GetMapping("/plans/{id}/lists/{kind}")
@@ -165,6 +165,7 @@ class FileController {
       @RequestParam(defaultValue = "normal") String season,
       @RequestBody byte[] body,
       @AuthenticationPrincipal Person person) {
+    PlanViews.known(season);
     StoredPlan now = plans.get(id, person);
     NotAllowed.unless(now.role(), Role.PLANNER);
     Lists.Read read =

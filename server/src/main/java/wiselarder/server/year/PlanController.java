@@ -107,7 +107,8 @@ class PlanController {
     List<AlsoIn.Place> also = request.alsoIn == null ? List.of() : request.alsoIn;
     Check.range("alsoIn", also.size(), 0, MOST_PLANS);
     also.forEach(place -> Check.present("alsoIn.plan", place));
-    return views.of(plans.edit(id, person, request.revision, request.onTopOf, edits, also), season);
+    return views.of(
+        () -> plans.edit(id, person, request.revision, request.onTopOf, edits, also), season);
   }
 
   @PostMapping("/plans/{id}/trial")
@@ -133,7 +134,7 @@ class PlanController {
       @RequestBody Seen seen,
       @RequestParam(defaultValue = "normal") String season,
       @AuthenticationPrincipal Person person) {
-    return views.of(plans.undo(id, person, seen.revision), season);
+    return views.of(() -> plans.undo(id, person, seen.revision), season);
   }
 
   @PostMapping("/plans/{id}/redo")
@@ -142,7 +143,7 @@ class PlanController {
       @RequestBody Seen seen,
       @RequestParam(defaultValue = "normal") String season,
       @AuthenticationPrincipal Person person) {
-    return views.of(plans.redo(id, person, seen.revision), season);
+    return views.of(() -> plans.redo(id, person, seen.revision), season);
   }
 
   @PostMapping("/plans/{id}/back")
@@ -151,7 +152,7 @@ class PlanController {
       @RequestBody Back back,
       @RequestParam(defaultValue = "normal") String season,
       @AuthenticationPrincipal Person person) {
-    return views.of(plans.goBack(id, person, back.revision, back.to), season);
+    return views.of(() -> plans.goBack(id, person, back.revision, back.to), season);
   }
 
   /** Up to a hundred lines of history below {@code before}, newest first. */

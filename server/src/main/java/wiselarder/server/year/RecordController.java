@@ -96,6 +96,7 @@ class RecordController {
       @RequestBody WriteRequest request,
       @RequestParam(defaultValue = "normal") String season,
       @AuthenticationPrincipal Person person) {
+    PlanViews.known(season);
     List<Seen> seen = new ArrayList<>();
     for (NewRecord r : Check.present("command.seen", request.records)) {
       Check.present("record.fact", r);

@@ -68,6 +68,19 @@ class PlanApiTest {
   }
 
   @Test
+  void anEditThatAsksForNoSeasonIsRefusedBeforeItIsStored() {
+    int revision = revision();
+    Http.Answer refused =
+        http.post(
+            PLAN + "/edits?season=seed:-9",
+            "{\"revision\": %d, \"edits\": [%s]}"
+                .formatted(revision, shut("never", "2027-10-20", "2027-12-01")));
+    assertThat(refused.status()).isEqualTo(422);
+    assertThat(refused.json().get("code").asString()).isEqualTo("unknown_season");
+    assertThat(revision()).isEqualTo(revision);
+  }
+
+  @Test
   void aTiedDateFollowsItsMarkAndIsStoredThere() {
     JsonNode marks = http.get(PLAN + "/marks").json();
     List<String> kinds = marks.findValuesAsString("mark");
