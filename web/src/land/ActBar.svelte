@@ -42,16 +42,6 @@
     {deed.field.block}, the whole block: also {deed.mates.map((f) => f.name).join(', ')}</label
   >
 {/if}
-{#each against as c (c.code + c.itemId)}
-  <p class="tells" data-testid="act-conflict">
-    {conflictText(c, open.view!.farm, open.year.start, open.system)}
-  </p>
-{/each}
-{#if open.trial}
-  <p class="effect" aria-live="polite" data-testid="act-effect">
-    {effectWords(open.view!.year, open.trial, open.system)}
-  </p>
-{/if}
 <div>
   <button
     class="btn preset-filled-primary-500"
@@ -65,6 +55,17 @@
       : `You are ${ROLES[open.view!.role].one} of this farm: try things out here, nothing is saved.`}</span
   >
 </div>
+<!-- below the buttons, which so stay under the hand while answers come -->
+{#each against as c (c.code + c.itemId)}
+  <p class="tells" data-testid="act-conflict">
+    {conflictText(c, open.view!.farm, open.year.start, open.system)}
+  </p>
+{/each}
+{#if open.trial}
+  <p class="effect" aria-live="polite" data-testid="act-effect">
+    {effectWords(open.view!.year, open.trial, open.system)}
+  </p>
+{/if}
 
 <style>
   div {

@@ -2,7 +2,7 @@
   import { flushSync, onDestroy, untrack } from 'svelte';
   import Printer from '@lucide/svelte/icons/printer';
   import { innerWidth } from 'svelte/reactivity/window';
-  import type { Field, Outlook, ShelvesView, YearView } from '../api/client';
+  import type { Field, Outlook, ShelvesAsked, YearView } from '../api/client';
   import ActPanel from '../land/ActPanel.svelte';
   import type { Act, Doing } from '../land/acts';
   import Ledger from '../papers/Ledger.svelte';
@@ -11,16 +11,7 @@
   import { nextText, plannedThings } from '../plan/planned';
   import Planned from '../plan/Planned.svelte';
   import Ruler from '../ruler/Ruler.svelte';
-  import {
-    asShelved,
-    askedShelves,
-    inUnitsOf,
-    MEASURES,
-    type Measure,
-    type Shelved,
-  } from '../ruler/measure';
   import { CLIP_ID, movedSpan, rulerScale, zoomed, type Span } from '../ruler/scale';
-  import Shelves from '../ruler/Shelves.svelte';
   import StoreLevel from '../ruler/StoreLevel.svelte';
   import { inSeasonWords, seasonOptions } from '../seasons/names';
   import { dayOf, longDay, today } from '../units/dates';
@@ -29,6 +20,7 @@
   import { storeGaps, verdict } from '../words/year';
   import Cautions from './Cautions.svelte';
   import Conflicts from './Conflicts.svelte';
+  import Counted from './Counted.svelte';
   import Compare from './Compare.svelte';
   import GroupLanes from './GroupLanes.svelte';
   import Ahead from './Ahead.svelte';
@@ -48,11 +40,9 @@
     { id: 'ahead', name: 'Days ahead' },
     { id: 'stocking', name: 'Stocking' },
   ];
-  /** In what shelves are counted, and for whom. */
-  let measure = $state<Measure>('mass');
-  let forGroup = $state('');
-  const counted = $derived(MEASURES.find((m) => m.id === measure)!);
-  const wanted = $derived(askedShelves(measure, forGroup));
+  /** Shelves that are shown in another measure or of one group. */
+  let wanted = $state.raw<ShelvesAsked | null>(null);
+  let plain = $state(true);
   onDestroy(
     open.shows(
       ['FIELDS', 'GROUPS'],
@@ -60,25 +50,6 @@
       () => wanted,
     ),
   );
-  let asStored = $state.raw<ShelvesView | null>(null);
-  $effect(() => {
-    const { id, revision } = open.view!;
-    void [revision, open.season];
-    const asked = wanted;
-    asStored = null;
-    if (asked)
-      open.api
-        .shelves(id, asked)
-        .then((s) => asked === wanted && (asStored = s))
-        .catch((e) => (open.error = open.explain(e)));
-  });
-  /** The year as it is counted; null until the answer is there. */
-  const shelved = $derived.by((): Shelved | null => {
-    const other = open.trial?.shelves ?? asStored;
-    if (wanted && !other) return null;
-    const shown = wanted ? asShelved(year, other!) : year;
-    return measure === 'aud' ? inUnitsOf(shown, open.view!.farm.audKg) : shown;
-  });
 
   /** What fits between the margins of a landscape sheet, A4 or letter. */
   const PAPER_PX = 980;
@@ -333,38 +304,15 @@
         {reading}
       </div>
       {#if shown === 'picture'}
-        <div class="counted no-print">
-          <label
-            >Counted in
-            <select class="select" aria-label="Counted in" bind:value={measure}>
-              {#each MEASURES as m (m.id)}<option value={m.id}>{m.name}</option>{/each}
-            </select></label
-          >
-          <label
-            >for
-            <select class="select" aria-label="Shelves for" bind:value={forGroup}>
-              <option value="">all groups</option>
-              {#each open.view!.farm.groups as g (g.id)}<option value={g.id}>{g.name}</option
-                >{/each}
-            </select></label
-          >
-          {#if measure === 'energy' && year.groups.some((g) => !g.hasEnergy)}
-            <span class="quiet">horses left out: the tables hold no energy for them</span>
-          {/if}
-        </div>
-        {#if shelved}
-          <Shelves
-            year={shelved}
-            ghost={wanted || measure === 'aud' ? null : ghost}
-            {scale}
-            system={open.system}
-            beyond={!wanted && measure === 'mass'}
-            measure={counted}
-            lacks={measure === 'mass' || measure === 'aud' ? 'Bare' : 'Short'}
-            {at}
-          />
-        {/if}
-        {#if ghost && !wanted && measure === 'mass'}
+        <Counted
+          {year}
+          {ghost}
+          {scale}
+          {at}
+          onask={(asked) => (wanted = asked)}
+          onplain={(is) => (plain = is)}
+        />
+        {#if ghost && plain}
           <p class="fate quiet">
             Dashed: fed {beside
               ? `in ${beside.name}`
@@ -491,21 +439,6 @@
   }
   .reading:focus-visible {
     outline-offset: -3px;
-  }
-  .counted {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.25rem 1rem;
-    align-items: center;
-    padding: 0.2rem 20px;
-    font-size: 13px;
-  }
-  .counted .select {
-    display: inline-block;
-    width: auto;
-    min-height: 1.9rem;
-    padding-block: 0;
-    font-size: 13px;
   }
   .fate {
     padding: 0.25rem 20px 0;

@@ -86,7 +86,7 @@ public record Catalogue(
   /** Own forages change seldom and are asked for at every year: made once, a few of them kept. */
   private static final Map<Own, Catalogue> KEPT = new ConcurrentHashMap<>();
 
-  private static final int MOST_KEPT = 200;
+  private static final int MOST_KEPT = 50;
 
   /** The tables that they were put to, which are one object, and the forages. */
   private record Own(GrowthTable tables, List<OwnForage> forages) {
