@@ -114,4 +114,9 @@
     padding-block: 0;
     font-size: 13px;
   }
+  @media (max-width: 760px) {
+    .counted .select {
+      min-height: 44px;
+    }
+  }
 </style>
