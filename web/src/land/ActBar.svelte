@@ -56,7 +56,7 @@
   >
 </div>
 <!-- below the buttons, which so stay under the hand while answers come -->
-{#each against as c (c.code + c.itemId)}
+{#each against as c, i (i)}
   <p class="tells" data-testid="act-conflict">
     {conflictText(c, open.view!.farm, open.year.start, open.system)}
   </p>

@@ -22,7 +22,7 @@
   <section aria-labelledby="conflicts" data-testid="conflicts">
     <h2 id="conflicts">What stands in the way</h2>
     <ul class="panel">
-      {#each found as c (c.code + c.itemId)}
+      {#each found as c, i (i)}
         {@const text = conflictText(c, farm, year.start, open.system)}
         <li>
           <span>{text}</span>

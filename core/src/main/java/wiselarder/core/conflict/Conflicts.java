@@ -16,6 +16,7 @@ import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.LightPass;
 import wiselarder.core.plan.Plan;
+import wiselarder.core.plan.Portion;
 import wiselarder.core.plan.Sowing;
 import wiselarder.core.plan.Thing;
 
@@ -26,6 +27,9 @@ public final class Conflicts {
 
   /** Less than this beneath the residual is rounding, kg DM/ha. */
   private static final double HARDLY_KG_PER_HA = 25;
+
+  /** What opens so shortly before the plan ends may be eaten after it. */
+  private static final int SOON_DAYS = 21;
 
   private final YearBalance year;
   private final Plan plan;
@@ -89,7 +93,8 @@ public final class Conflicts {
       }
       int until = days.clippedEnd(c.grazeUntilExclusive());
       double offered = year.offeredKg(f, to);
-      if (grazed(f, to, until) <= 0 && offered > NOTHING_KG) {
+      boolean over = c.grazeUntilExclusive() != null || until - to >= SOON_DAYS;
+      if (over && grazed(f, to, until) <= 0 && offered > NOTHING_KG) {
         note(Code.KEPT_FOR_NOBODY, Thing.CLOSING, c.id(), field, to, until, offered, 0);
       }
     }
@@ -249,9 +254,9 @@ public final class Conflicts {
     return false;
   }
 
-  /** A portion is meant to be given; what stands behind grass is only for when grass is short. */
+  /** What is given before anything else is meant to be given; the rest waits for its turn. */
   private void stored(FeedStep s, int group, int from, int to) {
-    if (s.portion() == null) {
+    if (s.portion() == null || s.portion().bound() == Portion.Bound.AT_MOST) {
       return;
     }
     for (int d = from; d < to; d++) {

@@ -170,6 +170,26 @@ class ConflictsTest {
     assertThat(new int[] {c.fromDay(), c.toDay()}).containsExactly(50, 80);
   }
 
+  /** At most so much, in its turn: grass may well be enough. */
+  @Test
+  void aPortionThatWaitsForItsTurnIsNoConflict() {
+    Farms farms =
+        new Farms().eaters("herd", 2, 10).field("a", 5, 30, 2500).graze("herd", null, null, "a");
+    farms.bales("hay", 10);
+    Portion most = new Portion(Portion.Bound.AT_MOST, null, 4.0);
+    farms.steps.add(
+        new FeedStep("hay", "herd", FeedStep.Kind.STORE, List.of(), day(50), day(80), most, null));
+    assertThat(of(farms)).isEmpty();
+  }
+
+  @Test
+  void whatOpensShortlyBeforeThePlanEndsMayBeEatenAfterIt() {
+    Farms farms = farms().graze("herd", null, null, "b").feed("herd", null, null);
+    assertThat(of(farms.shut("a", day(200), day(355))))
+        .extracting(Conflict::code)
+        .doesNotContain(Code.KEPT_FOR_NOBODY);
+  }
+
   @Test
   void aCropIsNotReadyWhenItsStepBegins() {
     Farms farms = farms().graze("herd", null, null, "b").graze("herd", day(20), day(200), "a");
