@@ -51,15 +51,11 @@
     cells = cells.map((r, i) => (i === row ? r.map((c, k) => (k === column ? value : c)) : r));
   }
   function focus(row: number, column: number) {
-    table
-      ?.querySelector<HTMLInputElement>(`[data-cell="${row}-${column}"]`)
-      ?.focus({ preventScroll: false });
+    table?.querySelector<HTMLInputElement>(`[data-cell="${row}-${column}"]`)?.focus();
   }
   function come(row: number, column: number) {
-    if (isChosen(row, column) && stretching) return;
     chosen = { row, column, toRow: row, toColumn: column };
   }
-  let stretching = false;
   function press(e: PointerEvent, row: number, column: number) {
     if (!e.shiftKey) return;
     e.preventDefault();

@@ -62,6 +62,8 @@
   let table = $state<ListKind | ''>(
     untrack(() => LISTS.find((l) => l.id === asked('table'))?.id ?? ''),
   );
+  /** Lists that were taken in: the table then shows the plan as it is now. */
+  let taken = $state(0);
   /** Who came for the table sees it. */
   function comeTo(node: HTMLElement) {
     if (asked('table')) node.scrollIntoView({ block: 'start' });
@@ -95,7 +97,11 @@
     return 'Taken as one change; Undo takes it back.';
   }
   const takeList = () =>
-    take((p) => stepped(open.api.takeList(id, p.list!, open.view!.revision, p.text)));
+    take(async (p) => {
+      const done = await stepped(open.api.takeList(id, p.list!, open.view!.revision, p.text));
+      taken++;
+      return done;
+    });
   const replace = () => take((p) => stepped(open.api.replace(id, open.view!.revision, p.text)));
   const add = () =>
     take(async (p) => {
@@ -241,7 +247,9 @@
         {#each LISTS as l (l.id)}<option value={l.id}>{l.name}</option>{/each}
       </select></label
     >
-    {#if table}<Grid list={table} onlook={lookAt} />{/if}
+    {#key taken}
+      {#if table}<Grid list={table} onlook={lookAt} />{/if}
+    {/key}
   </section>
 </div>
 

@@ -101,6 +101,9 @@ class PapersTest {
     org.assertj.core.api.Assertions.assertThat(AccessTest.violations(page)).isEmpty();
     button("Take it in").click();
     assertThat(page.getByText("Taken as one change")).isVisible();
+    // the table shows the plan as it is now
+    assertThat(button("See what would change")).isDisabled();
+    assertThat(page.getByLabel("name, row 3")).hasValue("Mill Meadow");
     Hand.MOUSE.link(page, "Land");
     assertThat(page.getByRole(AriaRole.MAIN)).containsText("Mill Meadow");
   }
