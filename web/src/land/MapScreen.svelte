@@ -109,7 +109,7 @@
         }))}
         onchange={(v) => sketch.choose(v)}
       />
-      <p data-testid="map-measured" aria-live="polite">
+      <p class="measured" data-testid="map-measured" aria-live="polite">
         {#if m}
           <strong>{amount(m.areaHa, 'area', open.system)}</strong> drawn,
           <strong>{amount(m.netHa, 'area', open.system)}</strong>
@@ -117,9 +117,6 @@
         {:else if sketch.wrong}<span class="wrong">{sketch.wrong}</span>
         {:else}Three corners make a field.{/if}
       </p>
-      {#each doubts as d (d.code)}
-        <p class="doubt" data-testid="map-doubt">{doubtText(d, open.system)}</p>
-      {/each}
       {#if sketch.changed}
         <div class="acts">
           <button
@@ -239,6 +236,10 @@
       <p>No field yet.</p>
     {/if}
     {#if open.mayPlan}<button class="btn plain" onclick={add}>Add a field</button>{/if}
+    <!-- last, so that no button moves from under a finger when an answer comes -->
+    {#each doubts as d (d.code)}
+      <p class="doubt" data-testid="map-doubt">{doubtText(d, open.system)}</p>
+    {/each}
   </section>
   <div>
     <SketchBoard {sketch} />
@@ -270,6 +271,9 @@
   }
   p {
     margin: 0.5rem 0;
+  }
+  .measured {
+    min-height: 3em;
   }
   .acts {
     display: flex;

@@ -4,9 +4,12 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
@@ -94,6 +97,25 @@ class LandTest {
     assertThat(Hand.input(page, "Off: water, buffers, hollows")).not().hasValue("");
     assertThat(page.getByTestId("land-map").getByRole(AriaRole.IMG))
         .hasAttribute("aria-label", Pattern.compile("Field 15"));
+  }
+
+  @Test
+  void noButtonMovesWhenADoubtAboutTheShapeComes() {
+    draw();
+    Hand.MOUSE.button(page, "Add a field");
+    assertThat(measured()).containsText("Three corners make a field");
+    List<Route> held = new ArrayList<>();
+    page.route(Pattern.compile("/trial$"), held::add);
+    click(0.02, 0.1);
+    click(0.12, 0.1);
+    click(0.12, 0.3);
+    assertThat(measured()).containsText("ac drawn");
+    page.waitForCondition(() -> !held.isEmpty());
+    double before = button("Waterway").boundingBox().y;
+    held.forEach(Route::resume);
+    assertThat(page.getByTestId("map-doubt")).isVisible();
+    org.assertj.core.api.Assertions.assertThat(button("Waterway").boundingBox().y)
+        .isEqualTo(before);
   }
 
   @Test
