@@ -266,9 +266,9 @@ export function apiIn(looking: { season: string }) {
     haySum: (id: string, asked: Record<string, string>) =>
       get<HaySheet>(inSeason(`/plans/${id}/hay-sum?${query(asked)}`)),
     marks: (id: string) => get<MarkDates[]>(`/plans/${id}/marks`),
-    shelves: (id: string, { measure, groupId }: ShelvesAsked) =>
+    shelves: (id: string, { measure, groupId, block }: ShelvesAsked) =>
       get<ShelvesView>(
-        inSeason(`/plans/${id}/shelves?${query({ measure, ...(groupId ? { groupId } : {}) })}`),
+        inSeason(`/plans/${id}/shelves?${query({ measure, ...(groupId ? { groupId } : {}), ...(block ? { block } : {}) })}`),
       ),
     outlook: (id: string) => get<Outlook>(inSeason(`/plans/${id}/outlook`)),
     supplement: (id: string) => get<Supplement[]>(inSeason(`/plans/${id}/supplement`)),

@@ -20,8 +20,21 @@ describe('shelves in another measure', () => {
   test('are asked for only where the year does not hold them', () => {
     expect(askedShelves('mass', '')).toBeNull();
     expect(askedShelves('aud', '')).toBeNull();
-    expect(askedShelves('aud', 'cows')).toEqual({ measure: 'DRY_MATTER', groupId: 'cows' });
-    expect(askedShelves('protein', '')).toEqual({ measure: 'PROTEIN', groupId: null });
+    expect(askedShelves('aud', 'cows')).toEqual({
+      measure: 'DRY_MATTER',
+      groupId: 'cows',
+      block: null,
+    });
+    expect(askedShelves('protein', '')).toEqual({
+      measure: 'PROTEIN',
+      groupId: null,
+      block: null,
+    });
+    expect(askedShelves('mass', '', 'Home')).toEqual({
+      measure: 'DRY_MATTER',
+      groupId: null,
+      block: 'Home',
+    });
   });
 
   test('in animal units are so many of their dry matter', () => {

@@ -45,10 +45,14 @@ export type Shelved = Pick<
 };
 
 /** What must be asked for, to draw a measure of one group or of all; null where the year has it. */
-export function askedShelves(measure: Measure, groupId: string): ShelvesAsked | null {
-  if (!groupId && (measure === 'mass' || measure === 'aud')) return null;
+export function askedShelves(
+  measure: Measure,
+  groupId: string,
+  block = '',
+): ShelvesAsked | null {
+  if (!groupId && !block && (measure === 'mass' || measure === 'aud')) return null;
   const what = measure === 'energy' ? 'ENERGY' : measure === 'protein' ? 'PROTEIN' : 'DRY_MATTER';
-  return { measure: what, groupId: groupId || null };
+  return { measure: what, groupId: groupId || null, block: block || null };
 }
 
 const sum = (values: number[]) => values.reduce((a, b) => a + b, 0);

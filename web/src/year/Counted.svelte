@@ -10,6 +10,7 @@
     type Measure,
     type Shelved,
   } from '../ruler/measure';
+  import { blocksOf } from '../words/blocks';
   import type { RulerScale } from '../ruler/scale';
   import Shelves from '../ruler/Shelves.svelte';
 
@@ -35,9 +36,16 @@
 
   /** In what shelves are counted, and for whom. */
   let measure = $state<Measure>('mass');
-  let forGroup = $state('');
+  /** "group:" or "block:" and which; empty for all. */
+  let of = $state('');
+  const blocks = $derived(
+    blocksOf(open.view!.farm.fields)
+      .map((b) => b.name)
+      .filter((name) => name !== ''),
+  );
+  const chosen = (kind: string) => (of.startsWith(kind) ? of.slice(kind.length) : '');
   const counted = $derived(MEASURES.find((m) => m.id === measure)!);
-  const wanted = $derived(askedShelves(measure, forGroup));
+  const wanted = $derived(askedShelves(measure, chosen('group:'), chosen('block:')));
   let asStored = $state.raw<ShelvesView | null>(null);
   $effect(() => {
     const { id, revision } = open.view!;
@@ -76,11 +84,17 @@
   >
   <label
     >for
-    <select class="select" aria-label="Shelves for" bind:value={forGroup}>
+    <select class="select" aria-label="Shelves for" bind:value={of}>
       <option value="">all groups</option>
-      {#each open.view!.farm.groups as g (g.id)}<option value={g.id}>{g.name}</option>{/each}
+      {#each open.view!.farm.groups as g (g.id)}<option value={`group:${g.id}`}>{g.name}</option
+        >{/each}
+      {#each blocks as name (name)}<option value={`block:${name}`}>all, what {name} gives</option
+        >{/each}
     </select></label
   >
+  {#if chosen('block:')}
+    <span class="quiet">the rest of the need is met from elsewhere, or not at all</span>
+  {/if}
   {#if measure === 'energy' && year.groups.some((g) => !g.hasEnergy)}
     <span class="quiet">horses left out: the tables hold no energy for them</span>
   {/if}

@@ -150,7 +150,8 @@ public final class YearBalance {
     return standingPct(field, day, QualityTable.Values.TDN);
   }
 
-  private double standingPct(int field, int day, int nutrient) {
+  /** A nutrient of all that stands, percent of DM; NaN where nothing does. */
+  public double standingPct(int field, int day, int nutrient) {
     double cover = coverKgPerHa(field, day);
     return percent(book.standing[field][day * DayBook.STANDING + nutrient], cover);
   }

@@ -12,7 +12,7 @@ import wiselarder.core.herd.Energy;
  * What a group grazed has one worth, growing and standing alike, as it was taken in one mouthful;
  * so has what it ate of the store. What is fed besides the plan counts against the need.
  */
-public final class ShelfDiet {
+public final class ShelfDiet implements ByShelf {
   /** What is counted. */
   public enum Measure {
     /** Kg DM. */
@@ -56,6 +56,7 @@ public final class ShelfDiet {
   }
 
   /** What the groups need that day, less what they are fed besides the plan. */
+  @Override
   public double need(int day) {
     double sum = 0;
     for (int i = 0; i < groups.size(); i++) {
@@ -89,6 +90,7 @@ public final class ShelfDiet {
   }
 
   /** What a shelf gave the groups that day. */
+  @Override
   public double given(Shelf shelf, int day) {
     double sum = 0;
     for (int g : groups) {
@@ -119,6 +121,7 @@ public final class ShelfDiet {
   }
 
   /** What is lacking to the groups' needs, each for itself: what one has over feeds no other. */
+  @Override
   public double lacking(int day) {
     double sum = 0;
     for (int i = 0; i < groups.size(); i++) {

@@ -65,7 +65,7 @@ class OpenApiConfig {
           Map.entry("Heights", Set.of("enterCm", "leaveCm", "againCm", "winterCm")),
           Map.entry("Anchor", Set.of("ofId")),
           Map.entry("YearView", Set.of("shelves")),
-          Map.entry("Shelves", Set.of("groupId")),
+          Map.entry("Shelves", Set.of("groupId", "block")),
           Map.entry("MarkView", Set.of("ofId")),
           Map.entry("Farm", Set.of("machines", "grid")),
           Map.entry("SetFarm", Set.of("machines", "grid")),

@@ -103,18 +103,19 @@ class OutlookController {
             .toList());
   }
 
-  /** What each shelf gives of a measure, to all or to one group. */
+  /** What each shelf gives of a measure, to all or to one group; or what a block gives to all. */
   @GetMapping("/shelves")
   YearView.ShelvesView shelves(
       @PathVariable String id,
       @RequestParam ShelfDiet.Measure measure,
       @RequestParam(required = false) String groupId,
+      @RequestParam(required = false) String block,
       @RequestParam(defaultValue = "normal") String season,
       @AuthenticationPrincipal Person person) {
     StoredPlan plan = plans.get(id, person);
     Engine engine = views.engine(season, plan);
     return YearView.shelves(
-        engine.simulate(plan.content()), new YearView.Shelves(measure, groupId));
+        engine.simulate(plan.content()), new YearView.Shelves(measure, groupId, block));
   }
 
   private static Series untilBare(Engine engine, StoredPlan plan, int days) {

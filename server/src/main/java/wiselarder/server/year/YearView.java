@@ -16,6 +16,8 @@ import wiselarder.core.conflict.Conflict;
 import wiselarder.core.cost.FeedCosts;
 import wiselarder.core.day.Shelf;
 import wiselarder.core.day.SowingYear;
+import wiselarder.core.diet.BlockDiet;
+import wiselarder.core.diet.ByShelf;
 import wiselarder.core.diet.ShelfDiet;
 import wiselarder.core.diet.WaterYear;
 import wiselarder.core.engine.Engine;
@@ -78,8 +80,17 @@ public record YearView(
       Series boughtIn,
       Series lacking) {}
 
-  /** Shelves that are asked for; group null for all. */
-  public record Shelves(ShelfDiet.Measure measure, String groupId) {}
+  /**
+   * Shelves that are asked for: of a group, or of what a block of fields gives to all; null for
+   * all.
+   */
+  public record Shelves(ShelfDiet.Measure measure, String groupId, String block) {
+    ByShelf of(YearBalance balance) {
+      return block == null
+          ? ShelfDiet.of(balance, measure, groupId)
+          : BlockDiet.of(balance, measure, block);
+    }
+  }
 
   /** Passes for light that a season asked for, and what stock ate on them. */
   public record PassYear(String passId, int count, double eatenKg) {}
@@ -270,7 +281,7 @@ public record YearView(
     if (asked == null) {
       return null;
     }
-    ShelfDiet of = ShelfDiet.of(b, asked.measure, asked.groupId);
+    ByShelf of = asked.of(b);
     return new ShelvesView(
         Series.amounts(b.days(), of::need),
         Series.amounts(b.days(), d -> of.given(Shelf.GROWING, d)),

@@ -121,6 +121,9 @@ class PlanApiTest {
     JsonNode all = http.get(PLAN + "/shelves?measure=ENERGY").json();
     assertThat(all.get("need").get(10).asDouble())
         .isGreaterThan(cows.get("need").get(10).asDouble());
+    JsonNode nowhere = http.get(PLAN + "/shelves?measure=DRY_MATTER&block=Nowhere").json();
+    assertThat(nowhere.get("growing").get(200).asDouble()).isZero();
+    assertThat(nowhere.get("need").get(200).asDouble()).isPositive();
     JsonNode tried =
         http.post(
                 PLAN + "/trial",
