@@ -237,7 +237,8 @@ export function apiIn(looking: { season: string }) {
       get<Revision[]>(`/plans/${id}/history` + (before ? `?before=${before}` : '')),
     at: (id: string, revision: number) =>
       get<YearView>(inSeason(`/plans/${id}/history/${revision}`)),
-    copy: (id: string, name: string) => post<{ id: string }>(`/plans/${id}/copy`, { name }),
+    copy: (id: string, name: string, yearsOn = 0) =>
+      post<{ id: string }>(`/plans/${id}/copy`, { name, yearsOn }),
     removePlan: (id: string) => remove(`/plans/${id}`),
     levers: (id: string, gap: number, buyDate: string, patternLotId: string | null) =>
       get<Lever[]>(
@@ -268,7 +269,9 @@ export function apiIn(looking: { season: string }) {
     marks: (id: string) => get<MarkDates[]>(`/plans/${id}/marks`),
     shelves: (id: string, { measure, groupId, block }: ShelvesAsked) =>
       get<ShelvesView>(
-        inSeason(`/plans/${id}/shelves?${query({ measure, ...(groupId ? { groupId } : {}), ...(block ? { block } : {}) })}`),
+        inSeason(
+          `/plans/${id}/shelves?${query({ measure, ...(groupId ? { groupId } : {}), ...(block ? { block } : {}) })}`,
+        ),
       ),
     outlook: (id: string) => get<Outlook>(inSeason(`/plans/${id}/outlook`)),
     supplement: (id: string) => get<Supplement[]>(inSeason(`/plans/${id}/supplement`)),

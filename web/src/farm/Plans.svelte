@@ -12,9 +12,9 @@
   let name = $state('');
   let sure = $state('');
 
-  async function copy() {
+  async function copy(yearsOn: number) {
     const done = await signed.attempt(async () => {
-      const { id } = await open.api.copy(open.view!.id, name);
+      const { id } = await open.api.copy(open.view!.id, name, yearsOn);
       await signed.refresh();
       name = '';
       await push(`/plan/${id}`);
@@ -69,12 +69,20 @@
     <form
       onsubmit={(e) => {
         e.preventDefault();
-        void copy();
+        void copy(0);
       }}
     >
       <TextField label="Name of the copy" value={name} oninput={(v) => (name = v)} />
       <button class="btn plain" disabled={name.trim() === ''}>Copy this plan</button>
+      <button class="btn plain" type="button" disabled={name.trim() === ''} onclick={() => copy(1)}
+        >Copy it for the next year</button
+      >
     </form>
+    <p class="quiet">
+      For the next year every date goes on by a year, and those that go by a frost, a green-up or a
+      birth stand by that year’s. What stands and what lies in store on its first day is still this
+      plan’s: put down what is there then, under Land and Store.
+    </p>
   {/if}
 </section>
 

@@ -45,11 +45,7 @@ export type Shelved = Pick<
 };
 
 /** What must be asked for, to draw a measure of one group or of all; null where the year has it. */
-export function askedShelves(
-  measure: Measure,
-  groupId: string,
-  block = '',
-): ShelvesAsked | null {
+export function askedShelves(measure: Measure, groupId: string, block = ''): ShelvesAsked | null {
   if (!groupId && !block && (measure === 'mass' || measure === 'aud')) return null;
   const what = measure === 'energy' ? 'ENERGY' : measure === 'protein' ? 'PROTEIN' : 'DRY_MATTER';
   return { measure: what, groupId: groupId || null, block: block || null };

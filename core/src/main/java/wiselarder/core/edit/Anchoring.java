@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.plan.Anchor;
 import wiselarder.core.plan.Anchor.Part;
 import wiselarder.core.plan.Catalogue;
@@ -43,6 +44,9 @@ public final class Anchoring {
   /** Whole years by which the plan was moved. */
   private final int years;
 
+  /** Whether things that are tied to nothing move by the years too. */
+  private boolean takesAllAlong;
+
   /** New dates of each thing that moves, by {@link #name}. */
   private final Map<String, Map<Part, LocalDate>> moved = new HashMap<>();
 
@@ -73,6 +77,20 @@ public final class Anchoring {
     return new Anchoring(before, after, catalogue).settled();
   }
 
+  /**
+   * A plan so many years on: anchored dates stand by their marks of those years, all others on the
+   * same day of the year. What stands and lies in store at the start is as it was.
+   *
+   * @throws Refused where such a year cannot be planned
+   */
+  public static FarmPlan yearsOn(FarmPlan plan, int years, Catalogue catalogue) {
+    PlanYear is = plan.plan().year();
+    PlanYear then = new PlanYear(is.start().plusYears(years), is.months());
+    Anchoring all = new Anchoring(plan, new PlanEdit.SetYear(then).apply(plan), catalogue);
+    all.takesAllAlong = true;
+    return all.settled();
+  }
+
   private FarmPlan settled() {
     List<Anchor> kept = new ArrayList<>();
     for (Anchor anchor : after.plan().anchors()) {
@@ -81,7 +99,7 @@ public final class Anchoring {
         kept.add(settled);
       }
     }
-    Plan plan = moved.isEmpty() ? after.plan() : following(after.plan());
+    Plan plan = moved.isEmpty() && !takesAllAlong ? after.plan() : following(after.plan());
     return new FarmPlan(after.farm(), plan.withAnchors(kept));
   }
 
@@ -291,7 +309,7 @@ public final class Anchoring {
   private <T> T following(Dated<T> kind, T item) {
     Map<Part, LocalDate> to = moved.get(name(kind.what(), kind.id().apply(item)));
     if (to == null) {
-      return item;
+      return takesAllAlong ? kind.at().apply(item, new Dates(Map.of(), years, 0)) : item;
     }
     try {
       return kind.at().apply(item, new Dates(to, years, 0));

@@ -111,6 +111,11 @@ public final class Engine {
     return Anchoring.changed(stated, edits, catalogue);
   }
 
+  /** A plan so many years on, its anchored dates where their anchors say. */
+  public FarmPlan yearsOn(FarmPlan stated, int years) {
+    return Anchoring.yearsOn(stated, years, catalogue);
+  }
+
   /** Applies the edits in order and gives the year of the outcome; the plan stays as it is. */
   public YearBalance tryOut(FarmPlan stated, List<PlanEdit> edits) {
     FarmPlan changed = changed(stated, edits);

@@ -115,6 +115,28 @@ class AnchoringTest {
   }
 
   @Test
+  void aPlanForTheNextYearTakesAllDatesAlong() {
+    FarmPlan next = ENGINE.yearsOn(TIED, 1);
+    assertThat(next.plan().year()).isEqualTo(new PlanYear(START.plusYears(1), 12));
+    assertThat(closing(next).fromInclusive()).isEqualTo(SHUT.plusYears(1));
+    assertThat(closing(next).toExclusive()).isEqualTo(OPEN.plusYears(1));
+    assertThat(next.plan().steps().get(0).fromInclusive()).isEqualTo(LocalDate.of(2028, 3, 6));
+    assertThat(next.plan().steps().get(0).toExclusive()).isEqualTo(LocalDate.of(2028, 5, 1));
+    assertThat(next.plan().anchors()).isEqualTo(TIED.plan().anchors());
+    assertThat(next.farm()).isEqualTo(TIED.farm());
+    assertThat(ENGINE.yearsOn(PLAIN, 0)).isEqualTo(PLAIN);
+  }
+
+  /** By the mean of years each year is alike, but for a leap day. */
+  @Property(tries = 20)
+  void aPlanYearsOnFeedsAsBefore(@ForAll @IntRange(min = 1, max = 6) int years) {
+    double is = ENGINE.simulate(PLAIN).totalBareKg();
+    double then = ENGINE.simulate(ENGINE.yearsOn(PLAIN, years)).totalBareKg();
+    double day = ENGINE.simulate(PLAIN).needKg(200);
+    assertThat(then).isBetween(is - day, is + day);
+  }
+
+  @Test
   void birthsThatMoveTakeTheFlushingWithThem() {
     String step = PLAIN.plan().steps().get(0).id();
     Anchor birth = new Anchor(Thing.FEEDING, step, Part.FROM, Mark.FIRST_BIRTH, "cows", -14);

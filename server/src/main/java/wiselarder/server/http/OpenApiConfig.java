@@ -165,6 +165,7 @@ class OpenApiConfig {
           Map.entry("PlanView", Set.of("undo", "redo")),
           Map.entry("Session", Set.of("who")),
           Map.entry("EditRequest", Set.of("onTopOf", "alsoIn")),
+          Map.entry("Copy", Set.of("yearsOn")),
           Map.entry("Place", Set.of("onTopOf")),
           Map.entry("TrialRequest", Set.of("parts", "about", "shelves")),
           Map.entry("CautionView", Set.of("fieldId", "groupId", "lotId")));

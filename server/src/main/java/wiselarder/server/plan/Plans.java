@@ -240,12 +240,17 @@ public class Plans {
     return repository.history(get(slug, person).id(), before, PAGE);
   }
 
-  /** Copies a plan within its farm under another name; the copy's history begins anew. */
+  /**
+   * Copies a plan within its farm under another name; the copy's history begins anew.
+   *
+   * @param yearsOn by how many years it begins later
+   */
   @Transactional
-  public String copy(String slug, Person person, String name) {
+  public String copy(String slug, Person person, String name, int yearsOn) {
     StoredPlan from = get(slug, person);
     NotAllowed.unless(from.role(), Role.PLANNER);
-    FarmPlan content = new FarmPlan(from.content().farm(), from.content().plan().named(name));
+    FarmPlan of = yearsOn == 0 ? from.content() : engine.yearsOn(from.content(), yearsOn);
+    FarmPlan content = new FarmPlan(of.farm(), of.plan().named(name));
     String copy = Slugs.fresh(content.plan().name());
     Told told = Told.of(Told.How.COPIED, from.content().plan().name(), from.revision());
     repository.insert(copy, from.farmId(), person.id(), content, told);

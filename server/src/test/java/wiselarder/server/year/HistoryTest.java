@@ -2,6 +2,7 @@ package wiselarder.server.year;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -175,6 +176,26 @@ class HistoryTest {
     edit(1, "null", "{\"namePlan\": \"Wet year\"}");
     assertThat(http.get("/api/plans").json().toString()).contains("Wet year", "Dry year");
     assertThat(http.post(PLAN + "/copy", "{\"name\": \"\"}").status()).isEqualTo(422);
+  }
+
+  @Test
+  void aCopyForTheNextYearHasItsDatesInThatYear() {
+    JsonNode is = http.get(PLAN).json().get("plan");
+    String copy =
+        http.post(PLAN + "/copy", "{\"name\": \"Next\", \"yearsOn\": 1}")
+            .json()
+            .get("id")
+            .asString();
+    JsonNode then = http.get("/api/plans/" + copy).json().get("plan");
+    assertThat(LocalDate.parse(then.get("year").get("start").asString()))
+        .isEqualTo(LocalDate.parse(is.get("year").get("start").asString()).plusYears(1));
+    assertThat(is.get("cuts")).isNotEmpty();
+    for (int c = 0; c < is.get("cuts").size(); c++) {
+      assertThat(LocalDate.parse(then.get("cuts").get(c).get("date").asString()))
+          .isEqualTo(LocalDate.parse(is.get("cuts").get(c).get("date").asString()).plusYears(1));
+    }
+    assertThat(http.post(PLAN + "/copy", "{\"name\": \"Far\", \"yearsOn\": 11}").status())
+        .isEqualTo(422);
   }
 
   @Test
