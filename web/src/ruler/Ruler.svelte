@@ -1,11 +1,12 @@
 <script lang="ts">
   import type { YearView } from '../api/client';
+  import { movesOf } from '../words/moves';
   import { dayOf, monthName, shortDay, today } from '../units/dates';
   import { runs, type RulerScale } from './scale';
 
   let { year, scale }: { year: YearView; scale: RulerScale } = $props();
 
-  const HEIGHT = 44;
+  const HEIGHT = 50;
   const narrow = $derived(scale.width < 700);
   const now = $derived(dayOf(year.start, today()));
   const births = $derived.by(() => {
@@ -18,6 +19,19 @@
   const holds = $derived.by(() => {
     const held = year.cautions.filter((c) => c.blocks && c.fieldId);
     return runs(year.days, (d) => held.some((c) => d >= c.fromDay && d < c.toDay));
+  });
+  /** Every move of a group is a tick; where they stand closer than that, fewer are drawn. */
+  const LEAST_PX = 2.5;
+  const moves = $derived.by(() => {
+    let path = '';
+    let last = -Infinity;
+    for (const { day } of movesOf(year.groups)) {
+      const x = scale.x(day);
+      if (x - last < LEAST_PX) continue;
+      last = x;
+      path += `M${x.toFixed(1)} ${HEIGHT - 17}v4`;
+    }
+    return path;
   });
   const weanings = $derived([...new Set(year.groups.flatMap((g) => g.weanings))]);
   /** Where a band's name stands: in its middle, or beside the flag of today. */
@@ -61,6 +75,7 @@
       <rect x={scale.x(from)} y="0" width={scale.x(to) - scale.x(from)} height="3" fill="#51617a" />
     {/each}
   {/if}
+  {#if moves}<path d={moves} stroke="#1b3a93" stroke-width="1.4" data-testid="moves" />{/if}
   {#each holds as [from, to] (from)}
     <rect
       x={scale.x(from)}
@@ -97,6 +112,10 @@
         stroke-width="0.8"
       />
       <text x="39" y="33" class="note">held by a caution</text>
+    {/if}
+    {#if moves}
+      <path d="M22 41v6m5 -6v6m5 -6v6" stroke="#1b3a93" stroke-width="1.4" />
+      <text x="39" y="48" class="note">moves</text>
     {/if}
   {/if}
 

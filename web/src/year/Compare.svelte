@@ -158,7 +158,7 @@
     </select></label
   >
   {#if open.mayPlan}
-    <button class="btn plain" onclick={keep}>Keep a copy as agreed today</button>
+    <button class="btn plain" onclick={keep}>Keep as agreed today</button>
   {/if}
   {#if kept}<span class="quiet" role="status">{kept}</span>{/if}
 </div>
@@ -218,7 +218,7 @@
   }
   .select {
     width: auto;
-    max-width: min(19rem, 60vw);
+    max-width: min(10rem, 60vw);
   }
   section {
     flex-basis: 100%;

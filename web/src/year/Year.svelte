@@ -16,6 +16,7 @@
   import { inSeasonWords, seasonOptions } from '../seasons/names';
   import { dayOf, longDay, today } from '../units/dates';
   import { daySentence, surplus } from '../words/day';
+  import { movesOf, movesText } from '../words/moves';
   import { amount } from '../units/units';
   import { storeGaps, verdict } from '../words/year';
   import Cautions from './Cautions.svelte';
@@ -87,7 +88,11 @@
   );
   const gap = $derived(storeGaps(year)[0]);
   const inPlan = $derived(Math.min(at, year.days - 1));
-  const reading = $derived(daySentence(year, inPlan, open.system));
+  const moves = $derived(movesOf(year.groups));
+  const reading = $derived(
+    daySentence(year, inPlan, open.system) +
+      movesText(moves, inPlan, open.view!.farm.groups, open.view!.farm.fields),
+  );
   /** Of a plan in which nobody was fed yet there is nothing to lay over. */
   const ghost = $derived([beside?.year, open.ghost].find((y) => y && y.total.needKg > 0) ?? null);
   const flush = $derived(surplus(year));
@@ -383,7 +388,7 @@
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 0.5rem 1rem;
+    gap: 0.5rem 0.75rem;
     padding: 0 20px 0.5rem;
   }
   .pair {
