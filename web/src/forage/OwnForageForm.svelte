@@ -29,7 +29,7 @@
 
 <script lang="ts">
   import { untrack } from 'svelte';
-  import type { OwnForage } from '../api/client';
+  import type { Edit, OwnForage } from '../api/client';
   import { thePlan } from '../plan/context';
   import { figure, quantityOf } from '../units/units';
   import Choice from '../form/Choice.svelte';
@@ -38,8 +38,19 @@
 
   const open = thePlan();
 
-  let { own = $bindable(), onsaved }: { own: OwnForage | null; onsaved: (id: string) => void } =
-    $props();
+  let {
+    own = $bindable(),
+    along = [],
+    folded = false,
+    onsaved,
+  }: {
+    own: OwnForage | null;
+    /** What is tried and saved with it, after it. */
+    along?: Edit[];
+    /** Whether figures open only when somebody asks for them. */
+    folded?: boolean;
+    onsaved: (id: string) => void;
+  } = $props();
 
   type Changeable = Exclude<keyof Figures, 'proteinPoints' | 'tdnPoints'>;
   const FIGURES: Changeable[] = [
@@ -90,8 +101,9 @@
       ? ''
       : `default ${figure(value, quantity, open.system)}`;
   }
+  const edits = (): Edit[] => [{ putForage: $state.snapshot(own) as OwnForage }, ...along];
   function tryOut() {
-    if (own) void open.tryOut([{ putForage: $state.snapshot(own) as OwnForage }]);
+    if (own) void open.tryOut(edits());
   }
   $effect(() => {
     void own?.id;
@@ -102,7 +114,7 @@
   }
   async function save() {
     const id = own!.id;
-    if (await open.edit([{ putForage: $state.snapshot(own) as OwnForage }])) {
+    if (await open.edit(edits())) {
       own = null;
       onsaved(id);
     }
@@ -167,36 +179,38 @@
         touch();
       }}>Mix another in</button
     >
-    <h3>Figures that you know better</h3>
-    <div class="input-grid">
-      {#each FIGURES as key (key)}
+    <details open={!folded}>
+      <summary><h3>Rules and figures that you know better</h3></summary>
+      <div class="input-grid">
+        {#each FIGURES as key (key)}
+          <NumberField
+            name={`figures.${key}`}
+            value={own.figures[key]}
+            placeholder={own.parts.length > 1 ? 'mean of the parts' : usual(key)}
+            onchange={(v) => {
+              own!.figures[key] = v;
+              touch();
+            }}
+          />
+        {/each}
         <NumberField
-          name={`figures.${key}`}
-          value={own.figures[key]}
-          placeholder={own.parts.length > 1 ? 'mean of the parts' : usual(key)}
+          name="figures.proteinPoints"
+          value={own.figures.proteinPoints}
           onchange={(v) => {
-            own!.figures[key] = v;
+            own!.figures.proteinPoints = v ?? 0;
             touch();
           }}
         />
-      {/each}
-      <NumberField
-        name="figures.proteinPoints"
-        value={own.figures.proteinPoints}
-        onchange={(v) => {
-          own!.figures.proteinPoints = v ?? 0;
-          touch();
-        }}
-      />
-      <NumberField
-        name="figures.tdnPoints"
-        value={own.figures.tdnPoints}
-        onchange={(v) => {
-          own!.figures.tdnPoints = v ?? 0;
-          touch();
-        }}
-      />
-    </div>
+        <NumberField
+          name="figures.tdnPoints"
+          value={own.figures.tdnPoints}
+          onchange={(v) => {
+            own!.figures.tdnPoints = v ?? 0;
+            touch();
+          }}
+        />
+      </div>
+    </details>
     <TextField
       name="ownForage.note"
       value={own.note}
@@ -218,6 +232,12 @@
 <style>
   h3 {
     margin-top: 0.9rem;
+  }
+  summary h3 {
+    display: inline;
+  }
+  details {
+    margin: 0.9rem 0;
   }
   .part-row {
     display: flex;

@@ -12,7 +12,10 @@
   let { draft }: { draft: Draft<Field> } = $props();
 
   const field = $derived(draft.item!);
-  const forage = $derived(open.forages.find((f) => f.id === field.stand.forageId)!);
+  /** While an undo takes away what a field carried, the draft still names it. */
+  const forage = $derived(
+    open.forages.find((f) => f.id === field.stand.forageId) ?? open.catalogue!.forages[0],
+  );
   const table = $derived(
     {
       SET_STOCKED: forage.utilizationSetStocked,

@@ -136,7 +136,7 @@
             <FieldToday {field} {day} />
             <FieldPlans {field} onchange={startChange} />
           {:else if shown === 'stand'}
-            <StandSide {draft} />
+            {#key field.id}<StandSide {draft} />{/key}
           {:else if shown === 'grazing'}
             <GrazingSide {draft} />
           {:else if shown === 'place'}

@@ -1,11 +1,13 @@
 <script lang="ts">
-  import type { Field, Stand } from '../api/client';
+  import type { Edit, Field, OwnForage, Stand } from '../api/client';
   import { endAfter, lastDay } from '../units/dates';
   import { thePlan } from '../plan/context';
   import Choice from '../form/Choice.svelte';
   import DateField from '../form/DateField.svelte';
   import type { Draft } from '../form/draft.svelte';
   import NumberField from '../form/NumberField.svelte';
+  import OwnForageForm, { noFigures } from '../forage/OwnForageForm.svelte';
+  import { freshId } from '../plan/session.svelte';
   import GrowthRates from './GrowthRates.svelte';
 
   const open = thePlan();
@@ -14,7 +16,10 @@
 
   const field = $derived(draft.item!);
   const stand = $derived(field.stand);
-  const forage = $derived(open.forages.find((f) => f.id === stand.forageId)!);
+  /** While an undo takes away what a field carried, the draft still names it. */
+  const forage = $derived(
+    open.forages.find((f) => f.id === stand.forageId) ?? open.catalogue!.forages[0],
+  );
   const curve = $derived(forage.curves[open.view!.farm.climateId] ?? null);
   const growth = $derived(
     stand.monthlyKgPerHaDay ? 'rates' : stand.yieldKgPerHa !== null ? 'yield' : 'climate',
@@ -22,6 +27,50 @@
   const NO_GROWTH = new Array<number>(12).fill(0);
   const annual = (rates: number[]) =>
     rates.reduce((sum, r, i) => sum + r * [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31][i], 0);
+
+  /** The sward as this field's own, while it is being stated. */
+  let own = $state<OwnForage | null>(null);
+  const mine = $derived(open.view!.farm.forages.find((f) => f.id === stand.forageId));
+  const others = $derived(
+    open
+      .view!.farm.fields.filter((f) => f.id !== field.id && f.stand.forageId === stand.forageId)
+      .map((f) => f.name),
+  );
+  const madeOf = $derived.by(() => {
+    const parts = mine?.parts ?? [];
+    const total = parts.reduce((sum, p) => sum + p.share, 0);
+    const nameOf = (id: string) => open.forages.find((f) => f.id === id)?.name ?? id;
+    return parts
+      .map((p) => `${Math.round((100 * p.share) / total)}% ${nameOf(p.forageId).toLowerCase()}`)
+      .join(', ');
+  });
+  /** The field with the sward that is being stated, where it has another one. */
+  const along = $derived<Edit[]>(
+    own && own.id !== stand.forageId
+      ? [
+          {
+            putField: {
+              ...($state.snapshot(field) as Field),
+              stand: { ...($state.snapshot(stand) as Stand), forageId: own.id },
+            },
+          },
+        ]
+      : [],
+  );
+  /** A sward for this field alone, as it is now. */
+  function forThisField() {
+    const parts = mine?.parts ?? [{ forageId: stand.forageId, share: 1 }];
+    own = {
+      id: freshId(
+        `own-${field.id}`,
+        open.view!.farm.forages.map((f) => f.id),
+      ),
+      name: `Sward of ${field.name}`.slice(0, 60),
+      parts: structuredClone($state.snapshot(parts)),
+      figures: structuredClone($state.snapshot(mine?.figures ?? noFigures())),
+      note: '',
+    };
+  }
 
   function setStand(change: Partial<Stand>) {
     draft.set('stand', { ...field.stand, ...change });
@@ -78,6 +127,38 @@
     onchange={setGrowth}
   />
 </div>
+{#if own}
+  <OwnForageForm bind:own {along} folded onsaved={() => undefined} />
+{:else if !forage.cropResidue && !forage.fallow}
+  <div class="sward">
+    <p>
+      {#if mine}Of your own making: {madeOf}.
+        {#if others.length}On {others.join(', ')} too.{/if}
+      {:else}By the product’s table of {forage.name.toLowerCase()}.{/if}
+    </p>
+    {#if open.mayPlan}
+      {#if mine}
+        <button
+          class="btn plain"
+          disabled={draft.changed}
+          onclick={() => (own = structuredClone($state.snapshot(mine)) as OwnForage)}
+          >Change its shares and rules{others.length ? ', on all of them' : ''}</button
+        >
+      {/if}
+      {#if !mine || others.length}
+        <button class="btn plain" disabled={draft.changed} onclick={forThisField}
+          >State shares and rules of this field’s sward</button
+        >
+      {/if}
+      {#if draft.changed}<span class="quiet">once this field is saved</span>{/if}
+    {/if}
+    <p class="quiet">
+      Does a part of the field carry something else? <a href={`#/plan/${open.view!.id}/land/draw`}
+        >Part it on the map</a
+      >, or add a field for it and take its area off here.
+    </p>
+  </div>
+{/if}
 {#if growth === 'yield'}
   <div class="grid">
     <NumberField
@@ -135,6 +216,9 @@
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(11.5rem, 1fr));
     gap: 0.75rem;
+    margin-bottom: 0.75rem;
+  }
+  .sward {
     margin-bottom: 0.75rem;
   }
   .caution {

@@ -268,6 +268,25 @@ class LandTest {
   }
 
   @Test
+  void sharesAndRulesOfASwardAreStatedAtItsField() {
+    field("Upper Orchard");
+    Hand.MOUSE.side(page, "Stand and growth");
+    Hand.MOUSE.button(page, "State shares and rules of this field’s sward");
+    Locator form =
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("My own forage"));
+    form.getByText("Mix another in").click();
+    form.getByRole(AriaRole.COMBOBOX).nth(1).selectOption("white_clover");
+    form.getByText("Rules and figures that you know better").click();
+    form.getByLabel(Pattern.compile("^First use at")).fill("9");
+    form.getByText("Save my own").click();
+    assertThat(page.getByText("Of your own making: 77%")).isVisible();
+    assertThat(Hand.input(page, "Stand").locator("option:checked"))
+        .hasText("Sward of Upper Orchard (my own)");
+    Hand.MOUSE.button(page, "Undo");
+    assertThat(page.getByText("By the product’s table of")).isVisible();
+  }
+
+  @Test
   void standsAreComparedByGainAndReturnNotByHeadAlone() {
     Hand.MOUSE.link(page, "Forages");
     Hand.MOUSE.button(page, "Compare");
