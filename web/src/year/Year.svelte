@@ -16,6 +16,7 @@
   import { inSeasonWords, seasonOptions } from '../seasons/names';
   import { dayOf, longDay, today } from '../units/dates';
   import { daySentence, surplus } from '../words/day';
+  import { missing } from '../words/missing';
   import { movesOf, movesText } from '../words/moves';
   import { amount } from '../units/units';
   import { storeGaps, verdict } from '../words/year';
@@ -88,6 +89,12 @@
   );
   const gap = $derived(storeGaps(year)[0]);
   const inPlan = $derived(Math.min(at, year.days - 1));
+  const unsaid = $derived(
+    missing(
+      open.view!,
+      open.forages.filter((f) => f.cropResidue || f.fallow).map((f) => f.id),
+    ),
+  );
   const moves = $derived(movesOf(year.groups));
   const reading = $derived(
     daySentence(year, inPlan, open.system) +
@@ -228,6 +235,13 @@
     <h1 data-testid="verdict" class:welfare={said.welfare}>{said.headline}</h1>
     <p class="quiet" data-testid="verdict-detail">{said.detail}</p>
     {#if next}<p class="next" data-testid="verdict-next">{next}</p>{/if}
+    {#if unsaid.length && open.mayPlan && !open.view!.demo}
+      <p class="quiet no-print unsaid" data-testid="unsaid">
+        Taken as usual until you say it: {#each unsaid as m, i (m.to)}<a
+            href={`#/plan/${open.view!.id}/${m.to}`}>{m.text}</a
+          >{i < unsaid.length - 1 ? ', ' : '.'}{/each}
+      </p>
+    {/if}
   </div>
   {#if open.view!.farm.groups.length === 0 && open.mayPlan}
     <a class="btn preset-filled-primary-500" href={`#/plan/${open.view!.id}/start`}
@@ -379,6 +393,9 @@
   }
   .next {
     font-weight: 600;
+  }
+  .unsaid a {
+    text-decoration: underline;
   }
   .season {
     font-weight: 700;

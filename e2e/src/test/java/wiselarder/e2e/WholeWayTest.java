@@ -92,6 +92,11 @@ class WholeWayTest {
     assertThat(ann.getByRole(AriaRole.REGION, named("What the plan does"))).isVisible();
     String firstAnswer = verdict(ann).textContent();
     assertThat(firstAnswer).containsPattern("runs out|falls short|lasts");
+    // what was taken as usual is said, and leads to where it is stated
+    assertThat(ann.getByTestId("unsaid")).containsText("what a round bale of Hay weighs");
+    hand.link(ann, "what stands on Field 1 on the first day");
+    assertThat(ann.getByText("turned into what stands on the first day")).isVisible();
+    hand.link(ann, "Year");
 
     // a second person in another browser
     hand.link(ann, "People");
