@@ -3,6 +3,7 @@
   import { push } from 'svelte-spa-router';
   import type { Edit } from '../api/client';
   import Choice from '../form/Choice.svelte';
+  import Search from '../form/Search.svelte';
   import NumberField from '../form/NumberField.svelte';
   import { usualGroup, usualSteps } from '../herd/usual';
   import { firstForage, usualField } from '../land/usual';
@@ -155,7 +156,7 @@
       ondrop={(g) => ((ground = ground.filter((x) => x.id !== g.id)), (touched = true))}
     >
       {#snippet row(g)}
-        <Choice
+        <Search
           label="What grows there"
           value={g.forage}
           options={forages.map((f) => ({ id: f.id, name: f.name }))}

@@ -32,7 +32,7 @@
   import type { Edit, OwnForage } from '../api/client';
   import { thePlan } from '../plan/context';
   import { figure, quantityOf } from '../units/units';
-  import Choice from '../form/Choice.svelte';
+  import Search from '../form/Search.svelte';
   import NumberField from '../form/NumberField.svelte';
   import TextField from '../form/TextField.svelte';
 
@@ -139,7 +139,7 @@
     <h3>What stands in it, by share of the dry matter</h3>
     {#each own.parts as part, i (i)}
       <div class="part-row">
-        <Choice
+        <Search
           label="Forage"
           value={part.forageId}
           options={grown.filter(

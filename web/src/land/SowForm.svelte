@@ -7,6 +7,7 @@
   import { againstText } from '../words/land';
   import { sowingOutcome } from '../words/year';
   import Choice from '../form/Choice.svelte';
+  import Search from '../form/Search.svelte';
   import TiedDate from '../form/TiedDate.svelte';
   import NumberField from '../form/NumberField.svelte';
   import ActBar from './ActBar.svelte';
@@ -112,7 +113,7 @@
 </script>
 
 <div class="input-grid">
-  <Choice
+  <Search
     label="Crop"
     value={crop}
     options={offered}

@@ -3,6 +3,7 @@
   import { endAfter, lastDay } from '../units/dates';
   import { thePlan } from '../plan/context';
   import Choice from '../form/Choice.svelte';
+  import Search from '../form/Search.svelte';
   import DateField from '../form/DateField.svelte';
   import type { Draft } from '../form/draft.svelte';
   import NumberField from '../form/NumberField.svelte';
@@ -96,7 +97,7 @@
 </script>
 
 <div class="grid">
-  <Choice
+  <Search
     label="Stand"
     value={stand.forageId}
     options={open.forages.map((f) => ({

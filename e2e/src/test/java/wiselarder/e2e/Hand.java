@@ -1,5 +1,7 @@
 package wiselarder.e2e;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
 import com.google.gson.JsonArray;
 import com.google.gson.JsonObject;
 import com.microsoft.playwright.CDPSession;
@@ -235,6 +237,18 @@ enum Hand {
     return page.getByLabel(Pattern.compile("^" + escaped(label) + "(,.*)?($|\\s)"))
         .and(page.locator("input, select, textarea"))
         .first();
+  }
+
+  /** Finds by typing in a choice among many, and takes the first that is found. */
+  static void find(Locator combobox, String name) {
+    combobox.fill(name);
+    combobox
+        .page()
+        .getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(name))
+        .and(combobox.page().locator("[data-highlighted]"))
+        .waitFor();
+    combobox.press("Enter");
+    assertThat(combobox).hasValue(Pattern.compile(escaped(name)));
   }
 
   private static Pattern exact(String name) {
