@@ -1,12 +1,18 @@
 <script lang="ts">
   import type { FeedStep } from '../api/client';
-  import { behind, reordered, type Ties } from './feeding';
+  import { thePlan } from '../plan/context';
+  import { shortDay } from '../units/dates';
+  import { behind, copiedTo, inTwo, reordered, type Ties } from './feeding';
+  import Menu from '../form/Menu.svelte';
   import StepForm from './StepForm.svelte';
+
+  const open = thePlan();
 
   let {
     steps,
     chosenId,
     ties,
+    at = -1,
     onchange,
     onties,
     onchoose,
@@ -15,6 +21,8 @@
     steps: FeedStep[];
     chosenId: string | null;
     ties: Ties;
+    /** The plan day at which it is parted; in its middle where that is none of its own. */
+    at?: number;
     onchange: (steps: FeedStep[]) => void;
     onties: (ties: Ties) => void;
     onchoose: (id: string | null) => void;
@@ -22,6 +30,25 @@
 
   const i = $derived(steps.findIndex((s) => s.id === chosenId));
   const step = $derived(steps[i]);
+  const { start } = $derived(open.year);
+  const parted = $derived(
+    step ? inTwo(steps, step.id, at, open.year, ties, open.view!.plan.anchors) : null,
+  );
+  const others = $derived(open.view!.farm.groups.filter((g) => g.id !== step?.groupId));
+  let copied = $state('');
+
+  async function copy(groupId: string) {
+    const stored = open.view!.plan.steps;
+    const theirs = stored.filter((s) => s.groupId === groupId);
+    const next = copiedTo(
+      groupId,
+      theirs,
+      $state.snapshot(step) as FeedStep,
+      [...stored, ...steps].map((s) => s.id),
+    );
+    if (await open.edit([{ setFeeding: { groupId, steps: next } }]))
+      copied = `Copied to ${others.find((g) => g.id === groupId)?.name}.`;
+  }
 </script>
 
 {#if step}
@@ -55,6 +82,26 @@
           onchoose(null);
         }}>Drop<span class="visually-hidden"> step {i + 1}</span></button
       >
+      {#if parted}
+        <button
+          class="btn plain"
+          onclick={() => {
+            const made = parted!;
+            onties(made.ties);
+            onchange(made.steps);
+            onchoose(made.id);
+          }}>In two at {shortDay(start, parted.day)}</button
+        >
+      {/if}
+      {#if others.length && open.mayPlan}
+        <Menu
+          label="Copy to"
+          said={`Copy step ${i + 1} to another group`}
+          offers={others.map((g) => ({ id: g.id, name: g.name }))}
+          onchoose={copy}
+        />
+        {#if copied}<span class="quiet" role="status">{copied}</span>{/if}
+      {/if}
     </div>
   </div>
 {/if}
@@ -69,6 +116,8 @@
   }
   .buttons {
     display: flex;
+    flex-wrap: wrap;
+    align-items: center;
     gap: 0.4rem;
     margin-top: 0.6rem;
   }

@@ -1,6 +1,7 @@
 import type { Anchor, Edit, FeedStep } from '../api/client';
 import type { Tie } from '../words/anchors';
 import { freshId } from '../plan/session.svelte';
+import { barsOf, split } from '../ruler/steps';
 
 /** A step moved up or down the order. */
 export function reordered(steps: FeedStep[], id: string, by: number): FeedStep[] {
@@ -32,6 +33,51 @@ export function added(
   const store = steps.findIndex((s) => s.kind === 'STORE' && s.portion === null);
   const at = kind === 'GRAZE' && store >= 0 ? store : steps.length;
   return { steps: [...steps.slice(0, at), step, ...steps.slice(at)], id: step.id };
+}
+
+/**
+ * The order of feeds with one step in two at a plan day, in its middle where that day is none of its
+ * own; the end of the whole stays tied to what it was tied to. Null of a step too short for it.
+ */
+export function inTwo(
+  steps: FeedStep[],
+  id: string,
+  day: number,
+  year: { start: string; days: number },
+  ties: Ties,
+  anchors: Anchor[],
+): { steps: FeedStep[]; ties: Ties; id: string; day: number } | null {
+  const bar = barsOf(steps, year.start, year.days).find((b) => b.step.id === id);
+  if (!bar || bar.to - bar.from < 2) return null;
+  const inside = day > bar.from && day < bar.to;
+  const at = inside ? day : Math.floor((bar.from + bar.to) / 2);
+  const newId = freshId(
+    id,
+    steps.map((s) => s.id),
+  );
+  const end = tieOf(ties, anchors, id, 'TO');
+  return {
+    steps: steps.flatMap((s) => (s.id === id ? split(bar, at, year.start, newId) : [s])),
+    ties: end ? withTie(withTie(ties, id, 'TO', null), newId, 'TO', end) : ties,
+    id: newId,
+    day: at,
+  };
+}
+
+/**
+ * Another group's order of feeds with a copy of a step: a portion first, grazing before stored feed
+ * that would leave nothing for it, all else last. Its dates are plain ones.
+ */
+export function copiedTo(
+  groupId: string,
+  theirs: FeedStep[],
+  step: FeedStep,
+  taken: string[],
+): FeedStep[] {
+  const made = added(theirs, step.kind, groupId, taken);
+  const copy = { ...step, id: made.id, groupId };
+  if (step.portion) return [copy, ...theirs];
+  return made.steps.map((s) => (s.id === made.id ? copy : s));
 }
 
 /** The earlier step, counted from 1, that feeds all there is on every day of this one; else 0. */

@@ -2,24 +2,33 @@
   import type { YearView } from '../api/client';
   import { monthName } from '../units/dates';
   import { figure, unitOf, type System } from '../units/units';
+  import { LEDGER_COLUMNS, ledgerText } from './ledger';
 
   let { year, system }: { year: YearView; system: System } = $props();
   const lines = $derived([...year.ledger, { ...year.total, month: '' }]);
-  const columns = [
-    ['needKg', 'Need'],
-    ['growingKg', 'Growing'],
-    ['standingKg', 'Standing'],
-    ['putByKg', 'Put by'],
-    ['boughtInKg', 'Bought in'],
-    ['bareKg', 'Bare'],
-    ['grownKg', 'Grown on the fields'],
-    ['storeKg', 'In store at the end'],
-  ] as const;
+  const columns = LEDGER_COLUMNS;
+  let told = $state('');
+  let table = $state<HTMLElement>();
+
+  /** For a spreadsheet; where the browser lets no page write there, the table is marked instead. */
+  async function copy() {
+    try {
+      await navigator.clipboard.writeText(ledgerText(year, system));
+      told = 'Copied, with its units.';
+    } catch {
+      window.getSelection()?.selectAllChildren(table!);
+      told = 'Marked: copy it with Ctrl and C.';
+    }
+  }
 </script>
 
+<p class="copy no-print">
+  <button class="btn plain" onclick={copy}>Copy for a spreadsheet</button>
+  <span class="quiet" role="status">{told}</span>
+</p>
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 <div class="wrap" tabindex="0" role="region" aria-label="Ledger">
-  <table class="ledger panel" data-testid="ledger">
+  <table class="ledger panel" data-testid="ledger" bind:this={table}>
     <caption class="quiet"
       >Dry matter eaten, {unitOf('mass', system)}. Store units are those opened in the month.</caption
     >
@@ -50,6 +59,9 @@
   .wrap {
     padding: 0 20px 1rem;
     overflow-x: auto;
+  }
+  .copy {
+    padding: 0 20px 0.4rem;
   }
   caption {
     text-align: left;

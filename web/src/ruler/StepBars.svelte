@@ -18,6 +18,7 @@
     onshift,
     onsettle,
     onback,
+    ontarget,
   }: {
     steps: FeedStep[];
     /** First day of the plan. */
@@ -33,6 +34,8 @@
     onshift: (steps: FeedStep[]) => void;
     onsettle: (steps: FeedStep[]) => void;
     onback: () => void;
+    /** The step as it is where it is drawn onto something else; null where that is no place for it. */
+    ontarget?: (step: FeedStep, under: Element) => FeedStep | null;
   } = $props();
 
   const ROW = 26;
@@ -56,6 +59,11 @@
           day: edge === 'to' ? bar.to : bar.from,
           onmove: (day) => onshift(moved(day)),
           ondrop: (day) => onsettle(moved(day)),
+          onto: (under, dropped) => {
+            const there = edge === 'whole' ? ontarget?.(bar.step, under) : null;
+            if (there) (dropped ? onsettle : onshift)(put(there));
+            return !!there;
+          },
           onback: () => {
             onchoose(id);
             onback();

@@ -73,6 +73,7 @@
 <!-- the menu at the field's name does the same for the keyboard -->
 <div
   class="row"
+  data-field={field.id}
   bind:this={row}
   {@attach watch}
   onpointerdowncapture={point}

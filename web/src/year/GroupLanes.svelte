@@ -93,6 +93,14 @@
     drawn = null;
     ties = {};
   }
+  /** A grazing step on the field or the block that it was drawn onto. */
+  function onto(step: FeedStep, under: Element): FeedStep | null {
+    const place = under.closest<HTMLElement | SVGElement>('[data-field], [data-block]');
+    if (!place || step.kind !== 'GRAZE') return null;
+    const { field, block } = place.dataset;
+    const ids = field ? [field] : farm.fields.filter((f) => f.block === block).map((f) => f.id);
+    return ids.length ? { ...step, sourceIds: ids } : null;
+  }
   function leave() {
     if (drawn) open.dropTrial();
     drawn = null;
@@ -181,12 +189,14 @@
       onshift={shift}
       onsettle={settle}
       onback={leave}
+      ontarget={onto}
     />
     <div class="under" style:padding-left={`${narrow ? 10 : scale.left}px`}>
       <OneStep
         {steps}
         chosenId={chosenStep}
         {ties}
+        {at}
         onties={(t) => {
           ties = t;
           shift(steps);

@@ -112,6 +112,7 @@
     <h3>
       <button
         class="on-paper"
+        data-block={group.name}
         aria-expanded={!folded.includes(group.name)}
         onclick={() =>
           (folded = folded.includes(group.name)

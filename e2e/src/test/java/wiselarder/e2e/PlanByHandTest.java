@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import java.time.LocalDate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -136,6 +137,48 @@ class PlanByHandTest {
         .hasAttribute("aria-label", Pattern.compile("^[^0-9]*\\d{3},\\d{3} MJ energy needed"));
     Hand.MOUSE.choose(page.getByLabel("Counted in"), "animal unit days");
     assertThat(shelves).hasAttribute("aria-label", Pattern.compile("animal unit days needed"));
+    page.context().close();
+  }
+
+  /** A bar of the order of feeds is parted, copied to another group, and drawn onto a block. */
+  @Test
+  void aStepIsPartedCopiedAndDrawnOntoABlock() {
+    product.resetDemo();
+    Page page = product.visitorPage(1280, 1400);
+    page.navigate(product.demo());
+    Hand.MOUSE.button(page, "Hair ewes");
+    Locator bars =
+        page.getByRole(
+            AriaRole.GROUP, new Page.GetByRoleOptions().setName("Hair ewes, order of feeds"));
+    Locator steps = bars.getByRole(AriaRole.BUTTON);
+    int before = steps.count();
+    Locator first = steps.first();
+    first.press("Enter");
+    page.getByRole(AriaRole.BUTTON, lane("^In two at ")).click();
+    assertThat(steps).hasCount(before + 1);
+    Hand.MOUSE.button(page, "Save the order of feeds");
+    assertThat(page.getByText("Save the order of feeds")).hasCount(0);
+    assertThat(steps).hasCount(before + 1);
+
+    first.press("Enter");
+    Hand.MOUSE.button(page, "Copy step 1 to another group");
+    Hand.MOUSE.item(page, "Bulls");
+    assertThat(page.getByText("Copied to Bulls.")).isVisible();
+
+    page.reload();
+    Hand.MOUSE.button(page, "Hair ewes");
+    BoundingBox bar = first.boundingBox();
+    BoundingBox hill = page.getByRole(AriaRole.BUTTON, lane("^Hill \\d+ fields")).boundingBox();
+    page.mouse().move(bar.x + 20, bar.y + bar.height / 2);
+    page.mouse().down();
+    page.mouse().move(hill.x + 30, hill.y + hill.height / 2);
+    page.mouse().move(hill.x + 32, hill.y + hill.height / 2);
+    assertThat(first).hasAttribute("aria-label", Pattern.compile("Graze Hill"));
+    page.mouse().up();
+    assertThat(page.getByText("Save the order of feeds")).hasCount(0);
+    page.reload();
+    Hand.MOUSE.button(page, "Hair ewes");
+    assertThat(first).hasAttribute("aria-label", Pattern.compile("Graze Hill"));
     page.context().close();
   }
 
