@@ -7,7 +7,8 @@
   import { thePlan } from '../plan/context';
   import { amount } from '../units/units';
   import { inSeasonWords, seasonOptions } from '../seasons/names';
-  import { days, leverTitle, storeGaps, verdict } from '../words/year';
+  import { LEVER_KINDS, leverTitle, newest } from '../words/levers';
+  import { days, storeGaps, verdict } from '../words/year';
 
   const open = thePlan();
   const BOUGHT_BEFORE_DAYS = 14;
@@ -22,15 +23,27 @@
   const gap = $derived(storeGaps(stored).find((g) => g.lastDay >= from) ?? storeGaps(stored)[0]);
   let buyDate = $state(bought());
   const farm = $derived(open.view!.farm);
-  /** Hay to buy first: it is the yardstick that the others are held against. */
-  const ordered = $derived([
-    ...levers.filter((l) => l.kind === 'BUY_HAY'),
-    ...levers.filter((l) => l.kind === 'STOCKPILE'),
-  ]);
+  /** Of a kind so many are shown at first: those that bring most. */
+  const FIRST = 3;
+  let whole = $state<string[]>([]);
+  const kinds = $derived(
+    (Object.keys(LEVER_KINDS) as Lever['kind'][]).map((kind) => ({
+      kind,
+      said: LEVER_KINDS[kind],
+      ways: levers.filter((l) => l.kind === kind),
+    })),
+  );
+  const wayName = (id: string) => open.catalogue!.losses.find((l) => l.id === id)?.name ?? id;
+  const title = (l: Lever) => leverTitle(l, farm, wayName);
+  function costText(lever: Lever): string {
+    if (!lever.cost) return LEVER_KINDS[lever.kind].costs;
+    return `${farm.currency} ${Math.round(lever.cost).toLocaleString('en-US')}`;
+  }
   const season = $derived(
     inSeasonWords(open.season, seasonOptions(open.view!.plan, open.records, open.season)),
   );
-  const leverKey = (l: Lever) => l.edits[0].putClosing?.id ?? l.edits[0].putPurchase?.id ?? '';
+  const leverKey = (l: Lever) => `${l.kind} ${JSON.stringify(l.edits)}`;
+  let chosenKey = $state('');
   const after = $derived(open.trial ? verdict(open.trial, open.system) : null);
   const bareAfter = $derived(open.trial?.total.bareKg ?? 0);
 
@@ -61,6 +74,7 @@
 
   function choose(lever: Lever) {
     chosen = $state.snapshot(lever) as Lever;
+    chosenKey = leverKey(lever);
     tryChosen();
   }
   function tryChosen() {
@@ -85,6 +99,19 @@
     if (closing.grazeUntilExclusive && closing.grazeUntilExclusive <= closing.toExclusive) {
       closing.grazeUntilExclusive = null; // opened past its use-by day: it may be eaten to the end
     }
+    tryChosen();
+  }
+  /** What has been put in the plan, or left, is no longer changed by an input that loses its focus. */
+  function setFewer(by: { head?: number; date?: string }) {
+    const group = chosen?.edits[0].putGroup;
+    if (!group) return;
+    Object.assign(newest(group.changes), by);
+    tryChosen();
+  }
+  function setDay(of: 'putCut' | 'putDressing', iso: string) {
+    const item = chosen?.edits[0][of];
+    if (!item) return;
+    item.date = iso;
     tryChosen();
   }
   async function moveBuying(iso: string) {
@@ -115,40 +142,61 @@
           <table>
             <thead>
               <tr>
-                <th scope="col">Way</th>
+                <th scope="col" class="way-column">Way</th>
                 <th scope="col">Decide by</th>
                 <th scope="col" class="number">Brings</th>
                 <th scope="col" class="number">Still bare</th>
                 <th scope="col" class="number">Cost</th>
               </tr>
             </thead>
-            <tbody>
-              {#each ordered as lever (leverKey(lever))}
-                <tr class:chosen={chosen && leverKey(chosen) === leverKey(lever)}>
-                  <th scope="row">
-                    <button class="btn plain way" onclick={() => choose(lever)}
-                      >{leverTitle(lever, farm)}</button
-                    >
-                  </th>
-                  <td class="date"
-                    >{shortDate(lever.decideBy)}{lever.decideBy < today() ? ', passed' : ''}</td
-                  >
-                  <td class="number">{amount(lever.bringsKg, 'bulk', open.system)}</td>
-                  <td class="number">{days(lever.bareDaysAfter)}</td>
-                  <td class="number"
-                    >{lever.cost === null
-                      ? 'no price'
-                      : lever.cost === 0
-                        ? 'fence'
-                        : `${farm.currency} ${Math.round(lever.cost).toLocaleString('en-US')}`}</td
-                  >
+            {#each kinds.filter((k) => k.ways.length) as { kind, said, ways } (kind)}
+              <tbody>
+                <tr class="kind">
+                  <th scope="rowgroup" colspan="5">{said.name}<small>{said.note}</small></th>
                 </tr>
-              {/each}
-            </tbody>
+                {#each whole.includes(kind) ? ways : ways.slice(0, FIRST) as lever (leverKey(lever))}
+                  <tr class:chosen={chosen && chosenKey === leverKey(lever)}>
+                    <th scope="row">
+                      <button class="btn plain way" onclick={() => choose(lever)}
+                        >{title(lever)}</button
+                      >
+                    </th>
+                    <td class="date"
+                      >{shortDate(lever.decideBy)}{lever.decideBy < today() ? ', passed' : ''}</td
+                    >
+                    <td class="number">{amount(lever.bringsKg, 'bulk', open.system)}</td>
+                    <td class="number">{days(lever.bareDaysAfter)}</td>
+                    <td class={lever.cost ? 'number' : 'owed'}>{costText(lever)}</td>
+                  </tr>
+                {/each}
+                {#if ways.length > FIRST && !whole.includes(kind)}
+                  <tr>
+                    <th scope="row" colspan="5"
+                      ><button class="btn plain way" onclick={() => (whole = [...whole, kind])}
+                        >{ways.length - FIRST} more: {said.name.toLowerCase()}</button
+                      ></th
+                    >
+                  </tr>
+                {/if}
+              </tbody>
+            {/each}
           </table>
         </div>
+        {#if kinds.some((k) => !k.ways.length)}
+          <details class="none">
+            <summary>What was looked at and is not offered</summary>
+            <ul>
+              {#each kinds.filter((k) => !k.ways.length) as { kind, said } (kind)}
+                <li><strong>{said.name}</strong>: {said.none}</li>
+              {/each}
+            </ul>
+          </details>
+        {/if}
         <p class="quiet">
-          Brings: how much less is bare over the year, {season
+          Free ways first; each is tried alone on the whole year, and none is offered that brings
+          less than a hundredth of the gap. Where a word stands for the cost, the price of it is not
+          known here. Decide by: the last day on which it still brings nearly as much. Brings: how
+          much less is bare over the year, {season
             ? season.charAt(0).toLowerCase() + season.slice(1)
             : 'in a normal season'}. A shut field leans on the others meanwhile; that is counted.
         </p>
@@ -156,14 +204,15 @@
       <div class="trial" aria-live="polite">
         {#if chosen}
           <h3>
-            {leverTitle(chosen, farm)}{#if chosen.edits[0].putClosing}, eaten in strips from {shortDate(
+            {title(chosen)}{#if chosen.kind === 'STOCKPILE' && chosen.edits[0].putClosing}, eaten in
+              strips from {shortDate(
                 chosen.edits[0].putClosing.toExclusive,
               )}{#if chosen.edits[0].putClosing.grazeUntilExclusive}{` to ${shortDate(
                   lastDay(chosen.edits[0].putClosing.grazeUntilExclusive),
                 )}`}{/if}{/if}
           </h3>
           <div class="inputs">
-            {#if chosen.edits[0].putClosing}
+            {#if chosen.kind === 'STOCKPILE' && chosen.edits[0].putClosing}
               <DateField
                 label="Shut from"
                 value={chosen.edits[0].putClosing.fromInclusive}
@@ -182,6 +231,30 @@
                 onchange={(v) => v !== null && setUnits(v)}
               />
               <DateField label="There on" value={buyDate} onchange={(v) => v && moveBuying(v)} />
+            {:else if chosen.edits[0].putCut}
+              <DateField
+                label="Cut on"
+                value={chosen.edits[0].putCut.date}
+                onchange={(v) => v && setDay('putCut', v)}
+              />
+            {:else if chosen.edits[0].putDressing}
+              <DateField
+                label="Spread on"
+                value={chosen.edits[0].putDressing.date}
+                onchange={(v) => v && setDay('putDressing', v)}
+              />
+            {:else if chosen.kind === 'SELL' || chosen.kind === 'SEND_AWAY'}
+              <NumberField
+                label="Head"
+                quantity="count"
+                value={newest(chosen.edits[0].putGroup!.changes).head}
+                onchange={(v) => v !== null && setFewer({ head: Math.max(1, Math.round(v)) })}
+              />
+              <DateField
+                label="On"
+                value={newest(chosen.edits[0].putGroup!.changes).date}
+                onchange={(v) => v && setFewer({ date: v })}
+              />
             {/if}
           </div>
           {#if open.trialError}
@@ -273,7 +346,7 @@
     gap: 1.5rem;
   }
   .scroll {
-    max-height: 15.5rem;
+    max-height: 34rem;
     overflow: auto;
   }
   table {
@@ -289,6 +362,33 @@
     white-space: normal;
     justify-content: flex-start;
     width: 100%;
+  }
+  .owed {
+    text-align: right;
+    font-size: 14px;
+  }
+  .way-column {
+    width: 45%;
+  }
+  .kind th {
+    padding-top: 0.7rem;
+    color: var(--ink);
+    font-weight: 700;
+  }
+  .kind small {
+    display: block;
+    font-weight: 400;
+    color: var(--quiet);
+  }
+  .none {
+    margin: 0.6rem 0;
+  }
+  .none li {
+    padding: 0.2rem 0;
+  }
+  summary {
+    cursor: pointer;
+    min-height: 2rem;
   }
   .date {
     white-space: nowrap;

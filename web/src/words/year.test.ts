@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Gap, YearView } from '../api/client';
 import { doubtText } from './doubts';
 import { memberChange, memberName } from './members';
-import { causes, gapMeaning, leverTitle, noGap, sowingOutcome, unitsLeft, verdict } from './year';
+import { causes, gapMeaning, noGap, sowingOutcome, unitsLeft, verdict } from './year';
 
 const TOTAL = { needKg: 1000, growingKg: 0, standingKg: 0, putByKg: 0, boughtInKg: 0, bareKg: 0 };
 
@@ -210,18 +210,6 @@ describe('causes', () => {
     for (const sentence of causes(gap as never, FARM, year([]), 'METRIC')) {
       expect(sentence).toMatch(/^[A-Z].*\.$/);
     }
-  });
-});
-
-describe('levers', () => {
-  it('are named by what they do', () => {
-    const shut = { kind: 'STOCKPILE', edits: [{ putClosing: { fieldId: 'a' } }] } as never;
-    const buy = {
-      kind: 'BUY_HAY',
-      edits: [{ putPurchase: { lot: { units: 1, unitName: 'round bale' } } }],
-    } as never;
-    expect(leverTitle(shut, FARM)).toBe('Shut Church Field');
-    expect(leverTitle(buy, FARM)).toBe('Buy 1 round bale');
   });
 });
 

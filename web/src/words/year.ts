@@ -1,5 +1,5 @@
 /** The year in sentences. The server sends codes and figures; their words are written here. */
-import type { Gap, Lever, LotYear, PlanView, Sowing, SowingOutcome, YearView } from '../api/client';
+import type { Gap, LotYear, PlanView, Sowing, SowingOutcome, YearView } from '../api/client';
 import { longDate, longDay } from '../units/dates';
 import { amount, figure, type System } from '../units/units';
 
@@ -255,17 +255,6 @@ export function sowingOutcome(o: SowingOutcome, start: string, system: System): 
     `${up}, ${ready}. Grows ${amount(o.grownKgPerHa, 'massPerArea', system)} ` +
     `(${figure(o.lowKgPerHa, 'massPerArea', system)} to ${figure(o.highKgPerHa, 'massPerArea', system)}); ${chance}.${late}${grain}`
   );
-}
-
-/** What a lever does, in one sentence. */
-export function leverTitle(lever: Lever, farm: Farm): string {
-  if (lever.kind === 'STOCKPILE') {
-    const closing = lever.edits[0].putClosing!;
-    const field = farm.fields.find((f) => f.id === closing.fieldId);
-    return `Shut ${field?.name ?? closing.fieldId}`;
-  }
-  const lot = lever.edits[0].putPurchase!.lot;
-  return `Buy ${lot.units.toLocaleString('en-US')} ${plural(lot.unitName, lot.units)}`;
 }
 
 export function plural(unit: string, n: number): string {

@@ -116,6 +116,40 @@ class CloseTheGapTest {
   }
 
   @Test
+  void whatStandsBehindAGateClosesTheGapForNothing() {
+    assertThat(verdict()).containsText(RUNS_OUT);
+    go("Close this gap");
+    Locator ways = page.getByTestId("close-gap");
+    assertThat(ways.locator("tbody").first()).containsText("Open what stands");
+    button("Open Mill Bottom and ").click();
+    assertThat(verdict()).hasText(LASTS);
+    button("Put it in the plan").click();
+    assertThat(page.getByTestId("close-gap")).hasCount(0);
+    assertThat(verdict()).hasText(LASTS);
+    comeBackAfterARestart();
+    assertThat(verdict()).hasText(LASTS);
+  }
+
+  @Test
+  void fewerAreSoldThanOfferedAndWhatIsNotOfferedSaysWhy() {
+    go("Close this gap");
+    button("Sell 18 of Steers").click();
+    Locator bare = page.getByTestId("compare").locator("tbody tr").first().locator("td").last();
+    assertThat(bare).hasText(Pattern.compile("\\d"));
+    String all = bare.innerText();
+    Hand.input(page, "Head").fill("6");
+    assertThat(bare).not().hasText(all);
+    page.getByText("What was looked at and is not offered").click();
+    assertThat(page.getByTestId("close-gap")).containsText("All that is stored is opened already");
+    button("Put it in the plan").click();
+    assertThat(verdict()).containsText(RUNS_OUT);
+    go("Herd");
+    button("Steers").click();
+    side("Animals");
+    assertThat(page.locator("option[value=SOLD]:checked")).hasCount(1);
+  }
+
+  @Test
   void aClosingIsMovedByKeyboardOnItsLane() {
     go("Close this gap");
     button("Shut Mill Bottom").click();

@@ -11,6 +11,21 @@ import wiselarder.core.edit.PlanEdit;
  * see {@link Trial#measure}.
  */
 public interface Lever {
+  /** Every way that the farm itself offers, the free ones first. */
+  static List<Lever> ofTheFarm() {
+    return List.of(
+        new OpenStanding(),
+        new OpenStore(),
+        new OpenSooner(),
+        new LessWaste(),
+        new ShutForStockpile(),
+        new WeanSooner(),
+        new CutSurplus(),
+        new Dress(),
+        FewerMouths.sold(),
+        FewerMouths.away());
+  }
+
   /** How options are told apart on the screen. */
   LeverOption.Kind kind();
 

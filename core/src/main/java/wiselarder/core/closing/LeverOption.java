@@ -27,7 +27,20 @@ public record LeverOption(
     LocalDate decideBy) {
   /** What is done. */
   public enum Kind {
+    /** What stands and nobody may eat. */
+    OPEN_STANDING,
+    /** What is stored and nobody opens. */
+    OPEN_STORE,
+    /** A shut field, before its day. */
+    OPEN_SOONER,
+    /** Stored feed by a way that wastes less. */
+    LESS_WASTE,
     STOCKPILE,
+    WEAN_SOONER,
+    CUT_SURPLUS,
+    NITROGEN,
+    SELL,
+    SEND_AWAY,
     BUY_HAY
   }
 }

@@ -102,7 +102,7 @@ public record SellingOrder(
     return order;
   }
 
-  private static int rung(AnimalGroup g) {
+  static int rung(AnimalGroup g) {
     String of = g.kind().substring(g.kind().indexOf('/') + 1);
     return switch (of) {
       case "steer", "lamb", "kid", "young" -> 1;

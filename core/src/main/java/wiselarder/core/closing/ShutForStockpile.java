@@ -33,7 +33,7 @@ public final class ShutForStockpile implements Lever {
   }
 
   /** Dates are tried for so many fields, those that bring most. */
-  private static final int TRIED_FIELDS = 8;
+  private static final int TRIED_FIELDS = 5;
 
   /** Days about the usual day of shutting that are tried. */
   private static final List<Integer> TRIED_DAYS = List.of(-30, -15, 15, 30);

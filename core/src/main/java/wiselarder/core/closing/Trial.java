@@ -2,13 +2,16 @@ package wiselarder.core.closing;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.IntFunction;
 import wiselarder.core.balance.YearBalance;
+import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.day.Shelf;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.gap.GapFinder;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.FeedStep;
 import wiselarder.core.quantity.Refused;
 
 /** A gap of a plan on which levers are tried. Nothing that is tried changes the plan. */
@@ -28,11 +31,19 @@ public final class Trial {
     this.gap = gap;
   }
 
-  /** Everything that some levers offer, each measured; of one lever what it brings first. */
+  /**
+   * Everything that some levers offer and that is worth speaking of, each measured; of one lever
+   * what brings most first.
+   */
   public List<LeverOption> options(List<Lever> levers) {
     Comparator<LeverOption> most = Comparator.comparingDouble(LeverOption::bringsKg).reversed();
-    return levers.stream()
-        .flatMap(l -> l.candidates(this).stream().map(c -> measure(l, c)).sorted(most))
+    return levers.parallelStream()
+        .flatMap(
+            l ->
+                l.candidates(this).stream()
+                    .map(c -> measure(l, c))
+                    .filter(o -> worthIt(o.bringsKg()))
+                    .sorted(most))
         .toList();
   }
 
@@ -48,6 +59,68 @@ public final class Trial {
         storedBefore(after) - storedBefore(before),
         candidate.cost().orElse(null),
         candidate.decideBy());
+  }
+
+  /** A later day that still brings so much of what the best one does will do. */
+  private static final double STILL = 0.9;
+
+  /** The last day to decide is sought to so many days: each day less is a year more to reckon. */
+  private static final int CLOSE_ENOUGH_DAYS = 3;
+
+  /** Less than this share of the gap is no way out of it. */
+  private static final double LEAST_SHARE = 0.01;
+
+  /** What some edits take off the unmet need of the whole year, kg DM; NaN where it is refused. */
+  double bringsIfAllowed(List<PlanEdit> edits) {
+    try {
+      return bringsKg(edits);
+    } catch (Refused promised) {
+      return Double.NaN;
+    }
+  }
+
+  /** Whether so much is worth speaking of beside the gap, kg DM. */
+  boolean worthIt(double kg) {
+    return kg > LEAST_SHARE * gap.shortKg();
+  }
+
+  /**
+   * The last day on which edits still bring nine tenths of what they bring on a day; it may be two
+   * days early, never late.
+   *
+   * @param kg what they bring on it
+   * @param tooLate a day on which they are taken to bring nothing
+   */
+  int latest(int day, int tooLate, double kg, IntFunction<List<PlanEdit>> on) {
+    int still = day;
+    int late = Math.max(tooLate, day + 1);
+    while (late - still > CLOSE_ENOUGH_DAYS) {
+      int middle = (still + late) / 2;
+      if (bringsIfAllowed(on.apply(middle)) >= STILL * kg) {
+        still = middle;
+      } else {
+        late = middle;
+      }
+    }
+    return still;
+  }
+
+  /** The fewest of something that close the gap; all of it where even that does not. */
+  int fewest(int all, IntFunction<List<PlanEdit>> of) {
+    if (leftKg(of.apply(all)) > 0) {
+      return all;
+    }
+    int enough = all;
+    int less = 0;
+    while (enough - less > 1) {
+      int middle = (enough + less) / 2;
+      if (leftKg(of.apply(middle)) == 0) {
+        enough = middle;
+      } else {
+        less = middle;
+      }
+    }
+    return enough;
   }
 
   /** What some edits take off the unmet need of the whole year, kg DM. */
@@ -87,6 +160,15 @@ public final class Trial {
     return kg;
   }
 
+  /** The year as the plan stands. */
+  YearBalance before() {
+    return before;
+  }
+
+  PlanYear year() {
+    return stated.plan().year();
+  }
+
   Engine engine() {
     return engine;
   }
@@ -102,6 +184,16 @@ public final class Trial {
   /** The groups that go short in the gap. */
   List<String> groups() {
     return gap.groups().stream().map(Gap.GroupShare::groupId).toList();
+  }
+
+  /** A group's order of feeds as the plan stands. */
+  List<FeedStep> stepsOf(String groupId) {
+    return stated.plan().steps().stream().filter(s -> s.groupId().equals(groupId)).toList();
+  }
+
+  /** An id for a step that no other has. */
+  String freeStep(String wanted) {
+    return freeId(wanted, stated.plan().steps().stream().map(FeedStep::id).toList());
   }
 
   /** An id that is not among those taken. */

@@ -108,6 +108,24 @@ public record Lot(
         null);
   }
 
+  /** The same lot, fed in another way. */
+  public Lot fedBy(String otherMethodId) {
+    return new Lot(
+        id,
+        name,
+        unitName,
+        units,
+        kgPerUnitAsFed,
+        dmShare,
+        storageMethodId,
+        otherMethodId,
+        pricePerTonneAsFed,
+        note,
+        origin,
+        size,
+        reserve);
+  }
+
   /** Dry matter of one unit as it was stated, kg. */
   public double kgDmPerUnit() {
     return kgPerUnitAsFed * dmShare;

@@ -13,7 +13,6 @@ import org.springframework.web.bind.annotation.RestController;
 import wiselarder.core.closing.BuyHay;
 import wiselarder.core.closing.Lever;
 import wiselarder.core.closing.LeverOption;
-import wiselarder.core.closing.ShutForStockpile;
 import wiselarder.core.closing.Trial;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
@@ -51,7 +50,7 @@ class ClosingController {
       Double cost,
       LocalDate decideBy) {}
 
-  /** Ways of closing one gap: fields to shut, what they bring first, then hay to buy. */
+  /** Ways of closing one gap, the free ones first; of each kind what brings most first. */
   @GetMapping("/plans/{id}/levers")
   List<LeverView> levers(
       @PathVariable String id,
@@ -68,7 +67,7 @@ class ClosingController {
       throw new Refused(ServerReason.NO_SUCH_GAP, "gap", gaps.size());
     }
     Gap chosen = gaps.get(gap);
-    List<Lever> levers = new ArrayList<>(List.of(new ShutForStockpile()));
+    List<Lever> levers = new ArrayList<>(Lever.ofTheFarm());
     pattern(stated, patternLotId)
         .map(lot -> new BuyHay(lot, buyDate == null ? stated.plan().year().start() : buyDate))
         .ifPresent(levers::add);

@@ -1,0 +1,129 @@
+package wiselarder.core.closing;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import wiselarder.core.balance.YearBalance;
+import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.edit.PlanEdit;
+import wiselarder.core.forage.Forage;
+import wiselarder.core.land.Field;
+import wiselarder.core.plan.Farm;
+import wiselarder.core.plan.HayCut;
+import wiselarder.core.plan.Items;
+import wiselarder.core.store.Lot;
+
+/** Cuts a field for hay before the gap, while more stands there than stock will eat. */
+public final class CutSurplus implements Lever {
+  private static final int TRIED_FIELDS = 5;
+  private static final int TRIED_DAYS = 3;
+  private static final int STEP_DAYS = 10;
+
+  /** A cut of less is not worth the machine's way, kg DM. Assumption. */
+  private static final double LEAST_CUT_KG = 1000;
+
+  /** Hay lies in store for so long before it is wanted. */
+  private static final int READY_DAYS = 14;
+
+  @Override
+  public LeverOption.Kind kind() {
+    return LeverOption.Kind.CUT_SURPLUS;
+  }
+
+  @Override
+  public List<Candidate> candidates(Trial trial) {
+    List<Field> fields = trial.stated().farm().fields();
+    return IntStream.range(0, fields.size())
+        .filter(f -> fields.get(f).hayable() && forage(trial, fields.get(f)).canCut())
+        .boxed()
+        .sorted(Comparator.comparingDouble(f -> -most(trial, f)))
+        .limit(TRIED_FIELDS)
+        .flatMap(f -> cut(trial, f).stream())
+        .toList();
+  }
+
+  private static Forage forage(Trial trial, Field field) {
+    return trial.engine().catalogue().on(trial.stated().farm()).forage(field.stand().forageId());
+  }
+
+  private static double standingKg(Trial trial, int field, int day) {
+    YearBalance b = trial.before();
+    return b.mownKgPerHa(field, day) * trial.stated().farm().fields().get(field).netAreaHa();
+  }
+
+  private static List<Integer> days(Trial trial, int field) {
+    List<Integer> days = new ArrayList<>();
+    for (int d = 0; d < trial.gap().firstDay() - READY_DAYS; d += STEP_DAYS) {
+      if (standingKg(trial, field, d) >= LEAST_CUT_KG) {
+        days.add(d);
+      }
+    }
+    days.sort(Comparator.comparingDouble(d -> -standingKg(trial, field, d)));
+    return days;
+  }
+
+  private static double most(Trial trial, int field) {
+    List<Integer> days = days(trial, field);
+    return days.isEmpty() ? 0 : standingKg(trial, field, days.get(0));
+  }
+
+  private static Optional<Candidate> cut(Trial trial, int f) {
+    Field field = trial.stated().farm().fields().get(f);
+    int best = -1;
+    double most = 0;
+    for (int day : days(trial, f).stream().limit(TRIED_DAYS).toList()) {
+      double kg = trial.bringsIfAllowed(cutOn(trial, field, day));
+      if (kg > most) {
+        most = kg;
+        best = day;
+      }
+    }
+    if (best < 0 || !trial.worthIt(most)) {
+      return Optional.empty();
+    }
+    int last = trial.latest(best, trial.gap().firstDay(), most, d -> cutOn(trial, field, d));
+    return Optional.of(
+        new Candidate(cutOn(trial, field, best), Optional.empty(), trial.year().date(last)));
+  }
+
+  /** By the machine there is; leaf shatters where legumes are half of it. */
+  private static String made(Trial trial, Field field) {
+    if (!trial.stated().farm().has(Farm.Machine.MOWER_CONDITIONER)) {
+      return "h_hay_not_conditioned";
+    }
+    return forage(trial, field).legumeShare() >= HALF
+        ? "h_hay_conditioned_legume"
+        : "h_hay_conditioned_grass";
+  }
+
+  private static final double HALF = 0.5;
+
+  private static List<PlanEdit> cutOn(Trial trial, Field field, int day) {
+    PlanYear year = trial.year();
+    List<HayCut> cuts = trial.stated().plan().cuts();
+    String id = Trial.freeId("cut-" + field.id(), cuts.stream().map(HayCut::id).toList());
+    String lot =
+        Trial.freeId("hay-" + field.id(), trial.stated().allLots().stream().map(Lot::id).toList());
+    return List.of(
+        new PlanEdit.Put<>(
+            Items.CUTS,
+            new HayCut(
+                id,
+                field.id(),
+                year.date(day),
+                made(trial, field),
+                new Lot(
+                    lot,
+                    field.name() + " hay",
+                    "round bale",
+                    0,
+                    365,
+                    0.87,
+                    "s_barn",
+                    "f_ring_open",
+                    null,
+                    ""))));
+  }
+}

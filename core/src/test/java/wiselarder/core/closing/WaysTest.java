@@ -1,0 +1,277 @@
+package wiselarder.core.closing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static wiselarder.core.Farms.ENGINE;
+import static wiselarder.core.Farms.START;
+
+import java.time.LocalDate;
+import java.time.MonthDay;
+import java.util.Collections;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import wiselarder.core.Farms;
+import wiselarder.core.balance.YearBalance;
+import wiselarder.core.edit.PlanEdit;
+import wiselarder.core.gap.Gap;
+import wiselarder.core.herd.AnimalGroup;
+import wiselarder.core.herd.HeadChange;
+import wiselarder.core.land.Field;
+import wiselarder.core.plan.Closing;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.FeedStep;
+import wiselarder.core.plan.HayCut;
+import wiselarder.core.store.Lot;
+
+/** The ways that a farm itself offers: each does what it says, to the kilogram. */
+class WaysTest {
+  /** Twenty bulls of 10 kg: 200 kg a day; grass to mid November and from April, hay between. */
+  private static Farms farm() {
+    return new Farms()
+        .eaters("herd", 20, 10)
+        .field("near", 10, 25, 2000)
+        .bales("hay", 40)
+        .graze("herd", null, START.plusDays(75), "near")
+        .graze("herd", START.plusDays(212), null, "near")
+        .feed("herd", null, null);
+  }
+
+  private static Gap gap(FarmPlan plan) {
+    return ENGINE.gaps(ENGINE.simulate(plan)).stream()
+        .filter(g -> g.kind() == Gap.Kind.STORE)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static List<LeverOption> options(FarmPlan plan, Lever lever) {
+    return new Trial(ENGINE, plan, gap(plan)).options(List.of(lever));
+  }
+
+  @SuppressWarnings("unchecked")
+  private static <T> T put(LeverOption option) {
+    return (T) ((PlanEdit.Put<?>) option.edits().get(0)).item();
+  }
+
+  /**
+   * What it promises is what the engine says once it is done; to be decided while it still does.
+   */
+  private static void keepsItsPromise(FarmPlan plan, LeverOption option) {
+    double before = ENGINE.simulate(plan).totalBareKg();
+    YearBalance after = ENGINE.simulate(ENGINE.changed(plan, option.edits()));
+    assertThat(before - after.totalBareKg()).isCloseTo(option.bringsKg(), within(1e-6));
+    assertThat(option.bringsKg()).isPositive();
+    assertThat(after.totalBareKg()).isCloseTo(option.bareKgAfter(), within(1e-6));
+    assertThat(option.decideBy()).isBetween(START, START.plusDays(gap(plan).lastDay()));
+  }
+
+  @Test
+  void everyWayOfAFarmKeepsItsPromise() {
+    FarmPlan plan =
+        farm()
+            .field("behind", 6, 20, 2600)
+            .bales("kept", 10)
+            .shut("near", START.plusDays(80), START.plusDays(200), "herd")
+            .build();
+    List<LeverOption> all = new Trial(ENGINE, plan, gap(plan)).options(Lever.ofTheFarm());
+    assertThat(all)
+        .extracting(LeverOption::kind)
+        .contains(
+            LeverOption.Kind.OPEN_STANDING,
+            LeverOption.Kind.OPEN_SOONER,
+            LeverOption.Kind.LESS_WASTE,
+            LeverOption.Kind.SELL,
+            LeverOption.Kind.SEND_AWAY);
+    all.forEach(o -> keepsItsPromise(plan, o));
+    // free ones first
+    assertThat(all.get(0).kind()).isEqualTo(LeverOption.Kind.OPEN_STANDING);
+  }
+
+  @Test
+  void whatStandsOnAFieldOfNoOrderIsOpenedFirst() {
+    FarmPlan plan = farm().field("behind", 6, 20, 2600).build();
+    LeverOption option = options(plan, new OpenStanding()).get(0);
+    FeedStep step = ((PlanEdit.SetFeeding) option.edits().get(0)).steps().get(0);
+    assertThat(step.kind()).isEqualTo(FeedStep.Kind.GRAZE);
+    assertThat(step.sourceIds()).contains("behind");
+    assertThat(step.toExclusive()).isEqualTo(START.plusDays(gap(plan).lastDay() + 1));
+    assertThat(option.cost()).isZero();
+    keepsItsPromise(plan, option);
+    // a field that is shut then is not opened by it
+    FarmPlan shut =
+        farm()
+            .field("behind", 6, 20, 2600)
+            .shut("behind", START.plusDays(30), START.plusDays(230))
+            .build();
+    assertThat(options(shut, new OpenStanding()))
+        .allSatisfy(o -> assertThat(o.edits().toString()).doesNotContain("behind"));
+  }
+
+  @Test
+  void aLotThatNobodyOpensIsFed() {
+    Farms farms = new Farms().eaters("herd", 20, 10).field("near", 10, 25, 2000).bales("hay", 40);
+    farms.bales("loft", 15);
+    FarmPlan plan =
+        farms
+            .graze("herd", null, START.plusDays(75), "near")
+            .graze("herd", START.plusDays(212), null, "near")
+            .feed("herd", null, null, "hay")
+            .build();
+    LeverOption option = options(plan, new OpenStore()).get(0);
+    List<FeedStep> steps = ((PlanEdit.SetFeeding) option.edits().get(0)).steps();
+    assertThat(steps.get(steps.size() - 1).sourceIds()).containsExactly("loft");
+    keepsItsPromise(plan, option);
+    // 15 bales of 360 kg DM, less what store and ring take: no more than that can come of it
+    assertThat(option.bringsKg()).isBetween(0.7 * 15 * 360, 15 * 360.0);
+    assertThat(options(farm().build(), new OpenStore())).isEmpty();
+  }
+
+  @Test
+  void aShutFieldIsOpenedAsTheGapBegins() {
+    FarmPlan plan = farm().field("kept", 8, 20, 2500).build();
+    Gap open = gap(plan);
+    FarmPlan shut =
+        farm()
+            .field("kept", 8, 20, 2500)
+            .shut("kept", START, START.plusDays(open.lastDay() + 40), "herd")
+            .build();
+    LeverOption option = options(shut, new OpenSooner()).get(0);
+    Closing closing = put(option);
+    assertThat(closing.toExclusive()).isEqualTo(START.plusDays(gap(shut).firstDay()));
+    keepsItsPromise(shut, option);
+    assertThat(options(plan, new OpenSooner())).isEmpty();
+  }
+
+  /** An open ring wastes 15%, a cone 4%: of what is taken to them 96 parts are eaten, not 85. */
+  @Test
+  void aBetterFeederBringsWhatTheOtherWasted() {
+    FarmPlan plan = farm().build();
+    LeverOption best = options(plan, new LessWaste()).get(0);
+    Lot lot = put(best);
+    assertThat(lot.feedingMethodId()).isEqualTo("f_cone");
+    double ring = ENGINE.catalogue().losses().get("f_ring_open").share();
+    double cone = ENGINE.catalogue().losses().get("f_cone").share();
+    YearBalance before = ENGINE.simulate(plan);
+    double eaten = before.groupLotEatenKg(0, 0);
+    assertThat(best.bringsKg()).isCloseTo(eaten * ((1 - cone) / (1 - ring) - 1), within(200.0));
+    keepsItsPromise(plan, best);
+    assertThat(best.decideBy()).isBefore(START.plusDays(gap(plan).firstDay()));
+  }
+
+  @Test
+  void theFewestThatCloseItAreSold() {
+    FarmPlan plan = farm().build();
+    LeverOption option = options(plan, FewerMouths.sold()).get(0);
+    AnimalGroup group = put(option);
+    HeadChange sale = group.changes().get(0);
+    assertThat(sale.kind()).isEqualTo(HeadChange.Kind.SOLD);
+    assertThat(sale.date()).isEqualTo(START.plusDays(gap(plan).firstDay() - 45));
+    keepsItsPromise(plan, option);
+    if (option.bareKgAfter() == 0) {
+      assertThat(left(plan, sale, sale.head() - 1)).isPositive();
+    }
+    assertThat(left(plan, sale, sale.head())).isZero();
+  }
+
+  private static double left(FarmPlan plan, HeadChange sale, int head) {
+    HeadChange other =
+        new HeadChange(sale.date(), sale.untilExclusive(), sale.kind(), head, null, null, "");
+    AnimalGroup group = plan.farm().groups().get(0).withChanges(List.of(other));
+    return new Trial(ENGINE, plan, gap(plan))
+        .leftKg(List.of(new PlanEdit.Put<>(wiselarder.core.plan.Items.GROUPS, group)));
+  }
+
+  @Test
+  void ofABreedingHerdOnlyWhatIsOpenOrOldIsSold() {
+    Farms farms = new Farms().field("near", 12, 25, 2000).bales("hay", 40);
+    farms.groups.add(Farms.dams("cows", "beef/cow", 20, 550, MonthDay.of(4, 1), 0.9));
+    FarmPlan plan =
+        farms
+            .graze("cows", null, START.plusDays(75), "near")
+            .graze("cows", START.plusDays(212), null, "near")
+            .feed("cows", null, null)
+            .build();
+    AnimalGroup sold = put(options(plan, FewerMouths.sold()).get(0));
+    // 15 in a hundred of twenty
+    assertThat(sold.changes().get(0).head()).isEqualTo(3);
+    AnimalGroup away = put(options(plan, FewerMouths.away()).get(0));
+    HeadChange change = away.changes().get(0);
+    assertThat(change.kind()).isEqualTo(HeadChange.Kind.AWAY);
+    assertThat(change.date()).isEqualTo(START.plusDays(gap(plan).firstDay()));
+    assertThat(change.untilExclusive()).isEqualTo(START.plusDays(gap(plan).lastDay() + 1));
+  }
+
+  /** Calves that stay on their dams into winter ask for hay: weaned sooner, more of it is left. */
+  @Test
+  void weaningSoonerLeavesHayForTheGap() {
+    Farms farms = new Farms().field("near", 14, 25, 2500).bales("hay", 40);
+    AnimalGroup cows = Farms.dams("cows", "beef/cow", 20, 550, MonthDay.of(6, 1), 0.9);
+    farms.groups.add(cows.withWeaning(MonthDay.of(2, 1)));
+    FarmPlan plan =
+        farms
+            .graze("cows", null, START.plusDays(75), "near")
+            .graze("cows", START.plusDays(230), null, "near")
+            .feed("cows", null, null)
+            .build();
+    LeverOption option = options(plan, new WeanSooner()).get(0);
+    AnimalGroup weaned = put(option);
+    assertThat(weaned.weaning()).isNotEqualTo(MonthDay.of(2, 1));
+    keepsItsPromise(plan, option);
+    assertThat(option.decideBy()).isBefore(LocalDate.of(2027, 2, 1));
+    assertThat(option.decideBy())
+        .as("never before the least age of the last calf")
+        .isAfter(LocalDate.of(2026, 6, 1).plusDays(WeanBy.EARLIEST_AGE_DAYS));
+  }
+
+  private static Field hayable(Field f) {
+    return new Field(
+        f.id(),
+        f.name(),
+        f.areaHa(),
+        f.stand(),
+        f.grazing(),
+        f.utilization(),
+        f.residualKgPerHa(),
+        f.turnInKgPerHa(),
+        true,
+        f.note(),
+        f.soil());
+  }
+
+  @Test
+  void aFieldThatNobodyEatsIsCutBeforeTheGap() {
+    Farms farms = farm();
+    farms.fields.add(
+        hayable(
+            Farms.stand("meadow", 6, "tall_fescue_novel", Collections.nCopies(12, 30.0), 4200)));
+    FarmPlan plan = farms.build();
+    LeverOption option = options(plan, new CutSurplus()).get(0);
+    HayCut cut = put(option);
+    assertThat(cut.fieldId()).isEqualTo("meadow");
+    assertThat(cut.date()).isBefore(START.plusDays(gap(plan).firstDay() - 14));
+    keepsItsPromise(plan, option);
+    // at most what stood there goes into the stack
+    YearBalance before = ENGINE.simulate(plan);
+    int day = plan.plan().year().day(cut.date());
+    assertThat(option.bringsKg()).isLessThan(6 * before.coverKgPerHa(1, day));
+  }
+
+  @Test
+  void nitrogenIsNotOfferedWhereLegumesAreAThird() {
+    Farms farms =
+        new Farms()
+            .eaters("herd", 20, 10)
+            .bales("hay", 30)
+            .graze("herd", null, null, "grass", "clover")
+            .feed("herd", null, null);
+    farms.fields.add(Farms.stand("grass", 6, "tall_fescue_novel", summer(), 1800));
+    farms.fields.add(Farms.stand("clover", 6, "fescue_white_clover", summer(), 1800));
+    FarmPlan plan = farms.build();
+    List<LeverOption> options = options(plan, new Dress());
+    assertThat(options).isNotEmpty().allSatisfy(o -> keepsItsPromise(plan, o));
+    assertThat(options.toString()).doesNotContain("clover");
+  }
+
+  private static List<Double> summer() {
+    return List.of(0.0, 0.0, 10.0, 40.0, 50.0, 30.0, 20.0, 25.0, 30.0, 20.0, 5.0, 0.0);
+  }
+}

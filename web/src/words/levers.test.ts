@@ -1,0 +1,60 @@
+import { describe, expect, it } from 'vitest';
+import { LEVER_KINDS, leverTitle } from './levers';
+
+const FARM = {
+  fields: [
+    { id: 'a', name: 'Church Field' },
+    { id: 'b', name: 'Saddle' },
+    { id: 'c', name: 'Long Acre' },
+  ],
+  lots: [{ id: 'h', name: 'Square hay' }],
+} as never;
+const title = (kind: string, ...edits: object[]) =>
+  leverTitle({ kind, edits } as never, FARM, () => 'Cone or basket feeder that holds it');
+const step = (sourceIds: string[]) => ({
+  setFeeding: { groupId: 'g', steps: [{ sourceIds, fromInclusive: '2028-02-20' }] },
+});
+const change = (more: object) => ({
+  putGroup: {
+    name: 'Steers',
+    weaning: '--08-05',
+    changes: [{ date: '2028-01-06', head: 18, moneyPerHead: null, note: '', ...more }],
+  },
+});
+
+describe('ways', () => {
+  it('are named by what they do', () => {
+    expect(title('STOCKPILE', { putClosing: { fieldId: 'a' } })).toBe('Shut Church Field');
+    expect(title('BUY_HAY', { putPurchase: { lot: { units: 1, unitName: 'round bale' } } })).toBe(
+      'Buy 1 round bale',
+    );
+    expect(title('OPEN_STANDING', step(['a', 'b', 'c']))).toBe(
+      'Open Church Field and 2 more from 20 Feb',
+    );
+    expect(title('OPEN_STORE', step(['h']))).toBe('Feed Square hay');
+    expect(title('OPEN_SOONER', { putClosing: { fieldId: 'b', toExclusive: '2028-02-20' } })).toBe(
+      'Open Saddle on 20 Feb already',
+    );
+    expect(title('LESS_WASTE', { putLot: { name: 'Rounds', feedingMethodId: 'f_cone' } })).toBe(
+      'Feed Rounds by cone or basket feeder',
+    );
+    expect(title('WEAN_SOONER', change({}))).toBe('Wean Steers on 5 Aug');
+    expect(title('SELL', change({}))).toBe('Sell 18 of Steers, 6 Jan');
+    expect(title('SEND_AWAY', change({ untilExclusive: '2028-03-18' }))).toBe(
+      'Send 18 of Steers away, 6 Jan to 17 Mar',
+    );
+    expect(title('CUT_SURPLUS', { putCut: { fieldId: 'c', date: '2027-05-28' } })).toBe(
+      'Cut Long Acre on 28 May',
+    );
+    expect(title('NITROGEN', { putDressing: { fieldId: 'c', date: '2027-09-10' } })).toBe(
+      'Nitrogen on Long Acre, 10 Sep',
+    );
+  });
+
+  it('say what they ask, and why one is not offered, in whole sentences', () => {
+    for (const kind of Object.values(LEVER_KINDS)) {
+      expect(kind.note).toMatch(/^[A-Z].*\.$/);
+      expect(kind.none).toMatch(/^[A-Z].*\.$/);
+    }
+  });
+});

@@ -1,0 +1,159 @@
+/** Ways out of a gap in words. */
+import type { Edit, Lever, PlanView } from '../api/client';
+import { lastDay, shortDate } from '../units/dates';
+import { plural } from './year';
+
+type Kind = Lever['kind'];
+type Farm = PlanView['farm'];
+
+/** What is known of a kind of way before any is tried. */
+export interface LeverKind {
+  name: string;
+  /** What it asks and what it takes elsewhere. */
+  note: string;
+  /** Where no price is known, what would have to be paid; where it is free, that. */
+  costs: string;
+  /** Why none of it is offered. */
+  none: string;
+}
+
+/** In the order in which they are offered: what costs nothing first. */
+export const LEVER_KINDS: Record<Kind, LeverKind> = {
+  OPEN_STANDING: {
+    name: 'Open what stands',
+    note: 'Those that go short graze it before anything else. Quality is that of old grass: look at energy and protein, and never turn out hungry stock onto lush feed.',
+    costs: 'free',
+    none: 'Nothing that is not eaten anyway stands when it begins.',
+  },
+  OPEN_STORE: {
+    name: 'Open what is stored',
+    note: 'It lies there, and no order of feeds opens it for them.',
+    costs: 'free',
+    none: 'All that is stored is opened already, or nothing is left.',
+  },
+  OPEN_SOONER: {
+    name: 'Open a shut field sooner',
+    note: 'It was kept for later: what it gives now is gone then.',
+    costs: 'free',
+    none: 'No field is shut as it begins, or opening one brings nothing.',
+  },
+  LESS_WASTE: {
+    name: 'Feed with less waste',
+    note: 'Saves from the first bale on. A better feeder, or smaller portions; shy animals must still get to it.',
+    costs: 'a feeder',
+    none: 'What is fed is fed with little waste, or it would bring too little.',
+  },
+  STOCKPILE: {
+    name: 'Shut fields for later',
+    note: 'Autumn growth is kept standing and eaten in strips. The other fields carry the stock meanwhile; that is counted.',
+    costs: 'fence',
+    none: 'No field that keeps standing can be shut long enough before it.',
+  },
+  WEAN_SOONER: {
+    name: 'Wean sooner',
+    note: 'Dams ask for less from then on. The young want better feed and care; ask your veterinarian.',
+    costs: 'feed for the young',
+    none: 'No young are with their dams before it, or weaning sooner brings nothing.',
+  },
+  CUT_SURPLUS: {
+    name: 'Cut what is not eaten',
+    note: 'Needs dry days and a machine. The field is out of the round until it has grown again, and nutrients leave it.',
+    costs: 'machine work',
+    none: 'No field that can be mown has enough to spare before it.',
+  },
+  NITROGEN: {
+    name: 'Grow more with nitrogen',
+    note: 'Without rain it does little, clover suffers. How much, what and where not: soil test, label and local code.',
+    costs: 'fertiliser',
+    none: 'No grass that is eaten in it answers in time, or it would bring too little.',
+  },
+  SELL: {
+    name: 'Sell before it',
+    note: 'Growing stock first, then males; of those that breed only what is open, old or unsound. Prices fall as the district runs short.',
+    costs: 'a sale',
+    none: 'Nobody that goes short could be sold before it.',
+  },
+  SEND_AWAY: {
+    name: 'Send away for its time',
+    note: 'To ground that is found early. Rent, haulage, and the risk of mixing herds; ask your veterinarian.',
+    costs: 'rent',
+    none: 'Sending them away would bring too little.',
+  },
+  BUY_HAY: {
+    name: 'Buy hay',
+    note: 'Certain, and the yardstick that the others are held against. Look for mould, weeds and spray residues.',
+    costs: 'no price',
+    none: 'No amount that comes on that day closes it.',
+  },
+};
+
+/** "Mill Bottom", "Mill Bottom and Saddle", "Mill Bottom and 3 more". */
+function some(names: string[]): string {
+  return names.length > 2 ? `${names[0]} and ${names.length - 1} more` : names.join(' and ');
+}
+
+function has<K extends keyof Edit>(lever: Lever, key: K): NonNullable<Edit[K]> {
+  return lever.edits.find((e) => e[key])![key]!;
+}
+
+/**
+ * What a way does, in one sentence.
+ *
+ * @param wayName what a way of feeding is called
+ */
+export function leverTitle(lever: Lever, farm: Farm, wayName: (id: string) => string): string {
+  const field = (id: string) => farm.fields.find((f) => f.id === id)?.name ?? id;
+  const lot = (id: string) => farm.lots.find((l) => l.id === id)?.name ?? id;
+  switch (lever.kind) {
+    case 'OPEN_STANDING': {
+      const step = has(lever, 'setFeeding').steps[0];
+      return `Open ${some(step.sourceIds.map(field))} from ${shortDate(step.fromInclusive!)}`;
+    }
+    case 'OPEN_STORE':
+      return `Feed ${some(has(lever, 'setFeeding').steps.at(-1)!.sourceIds.map(lot))}`;
+    case 'OPEN_SOONER': {
+      const closing = has(lever, 'putClosing');
+      return `Open ${field(closing.fieldId)} on ${shortDate(closing.toExclusive)} already`;
+    }
+    case 'LESS_WASTE': {
+      const way = wayName(has(lever, 'putLot').feedingMethodId).split(/,| that /)[0];
+      return `Feed ${some(lever.edits.map((e) => e.putLot!.name))} by ${way[0].toLowerCase()}${way.slice(1)}`;
+    }
+    case 'STOCKPILE':
+      return `Shut ${field(has(lever, 'putClosing').fieldId)}`;
+    case 'WEAN_SOONER': {
+      const group = has(lever, 'putGroup');
+      return `Wean ${group.name} on ${shortDate(`2001-${group.weaning!.slice(2)}`)}`;
+    }
+    case 'CUT_SURPLUS': {
+      const cut = has(lever, 'putCut');
+      return `Cut ${field(cut.fieldId)} on ${shortDate(cut.date)}`;
+    }
+    case 'NITROGEN': {
+      const dressing = has(lever, 'putDressing');
+      return `Nitrogen on ${field(dressing.fieldId)}, ${shortDate(dressing.date)}`;
+    }
+    case 'SELL': {
+      const group = has(lever, 'putGroup');
+      const sale = newest(group.changes);
+      return `Sell ${sale.head} of ${group.name}, ${shortDate(sale.date)}`;
+    }
+    case 'SEND_AWAY': {
+      const group = has(lever, 'putGroup');
+      const away = newest(group.changes);
+      return `Send ${away.head} of ${group.name} away, ${shortDate(away.date)} to ${shortDate(lastDay(away.untilExclusive!))}`;
+    }
+    case 'BUY_HAY': {
+      const bought = has(lever, 'putPurchase').lot;
+      return `Buy ${bought.units.toLocaleString('en-US')} ${plural(bought.unitName, bought.units)}`;
+    }
+  }
+}
+
+type Group = NonNullable<Edit['putGroup']>;
+
+/** The change that a way adds: it is the one without a price, among those of its day. */
+export function newest(changes: Group['changes']): Group['changes'][number] {
+  const plain = changes.filter((c) => c.moneyPerHead === null && c.note === '');
+  return plain.at(-1) ?? changes.at(-1)!;
+}
