@@ -3,7 +3,7 @@
   import { MONTH_NAMES } from '../units/dates';
   import GrowthRates from '../land/GrowthRates.svelte';
   import ItemList from '../form/ItemList.svelte';
-  import OwnForageForm, { noFigures } from './OwnForageForm.svelte';
+  import OwnForageForm, { noFigures } from '../land/OwnForageForm.svelte';
   import { thePlan } from '../plan/context';
   import { freshId } from '../plan/session.svelte';
   import { amount, figure, unitOf, type Quantity } from '../units/units';

@@ -7,7 +7,7 @@
   import DateField from '../form/DateField.svelte';
   import type { Draft } from '../form/draft.svelte';
   import NumberField from '../form/NumberField.svelte';
-  import OwnForageForm, { noFigures } from '../forage/OwnForageForm.svelte';
+  import OwnForageForm, { noFigures } from './OwnForageForm.svelte';
   import { freshId } from '../plan/session.svelte';
   import GrowthRates from './GrowthRates.svelte';
 
