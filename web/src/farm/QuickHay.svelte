@@ -1,7 +1,14 @@
+<script lang="ts" module>
+  import type { QuickRequest } from '../api/client';
+
+  /** What was asked last: it is still there once somebody has signed in to keep it. */
+  let last: QuickRequest | null = null;
+</script>
+
 <script lang="ts">
   import { habits, smallStock } from '../store/usual';
   import { push } from 'svelte-spa-router';
-  import { type QuickRequest, type QuickView } from '../api/client';
+  import type { QuickView } from '../api/client';
   import Choice from '../form/Choice.svelte';
   import DateField from '../form/DateField.svelte';
   import NumberField from '../form/NumberField.svelte';
@@ -15,22 +22,26 @@
   const open = thePlan();
 
   const catalogue = $derived(open.catalogue!);
-  let asked = $state<QuickRequest>({
-    farmName: 'Smallholding',
-    climateId: 'transition_humid',
-    ...usualHere(navigator.language),
-    kind: 'beef/cow',
-    head: 10,
-    weightKg: 550,
-    ...winterHere(today(), false),
-    packageId: 'rb_150x120_net',
-    kgPerUnitAsFed: 365,
-    storageMethodId: 's_barn',
-    feedingMethodId: 'f_ring_open',
-    eatsKgPerHeadDay: null,
-    intoThemKgPerUnit: null,
-  });
+  let asked = $state<QuickRequest>(
+    last ?? {
+      farmName: 'Smallholding',
+      climateId: 'transition_humid',
+      ...usualHere(navigator.language),
+      kind: 'beef/cow',
+      head: 10,
+      weightKg: 550,
+      ...winterHere(today(), false),
+      packageId: 'rb_150x120_net',
+      kgPerUnitAsFed: 365,
+      storageMethodId: 's_barn',
+      feedingMethodId: 'f_ring_open',
+      eatsKgPerHeadDay: null,
+      intoThemKgPerUnit: null,
+    },
+  );
   let answer = $state<QuickView | null>(null);
+  /** What the answer was given to: while a newer one is on its way, its words go with its number. */
+  let head = $state(0);
   let wrong = $state('');
   let number = 0;
 
@@ -39,12 +50,11 @@
   );
   const losses = (stage: string) => catalogue.losses.filter((l) => l.stage === stage);
   const system = $derived(asked.units as System);
-  const perHead = $derived(
-    answer && asked.head > 0 ? answer.eatenKg / answer.days / asked.head : 0,
-  );
+  const perHead = $derived(answer && head > 0 ? answer.eatenKg / answer.days / head : 0);
 
   $effect(() => {
     const request = $state.snapshot(asked) as QuickRequest;
+    last = request;
     // the number fields read and write in the farm's units, also before there is a farm
     open.system = request.units as System;
     const mine = ++number;
@@ -53,6 +63,7 @@
       .then((a) => {
         if (mine === number) {
           answer = a;
+          head = request.head;
           wrong = '';
         }
       })
@@ -99,7 +110,7 @@
   </p>
   {#if answer && !wrong}
     <p class="quiet" data-testid="quick-lines">
-      {asked.head} head eat {amount(perHead, 'perDay', system)} of dry matter, in {answer.days} days
+      {head} head eat {amount(perHead, 'perDay', system)} of dry matter, in {answer.days} days
       {amount(answer.eatenKg, 'mass', system)}.<br />
       One bale puts {amount(answer.usableKg, 'weight', system)} into them, once store and feeding have
       taken their part: {(answer.usableKg > 0 ? answer.eatenKg / answer.usableKg : 0).toFixed(1)} bales,

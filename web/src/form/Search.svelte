@@ -18,6 +18,7 @@
   } = $props();
 
   let sought = $state('');
+  let lit = $state<string | null>(null);
   /** Those that hold every word; first those that begin as it is typed. */
   const found = $derived.by(() => {
     const typed = sought.trim().toLowerCase();
@@ -25,6 +26,10 @@
     const all = options.filter((o) => typed.split(/\s+/).every((word) => names(o).includes(word)));
     const begins = all.filter((o) => typed !== '' && names(o).startsWith(typed));
     return [...begins, ...all.filter((o) => !begins.includes(o))];
+  });
+  /** A list that changes while somebody types, as an answer comes, keeps one of them chosen. */
+  $effect(() => {
+    if (sought && !found.some((o) => o.id === lit)) lit = found[0]?.id ?? null;
   });
   const collection = $derived(
     useListCollection({
@@ -44,6 +49,8 @@
   inputBehavior="autohighlight"
   selectionBehavior="replace"
   positioning={{ placement: 'bottom-start', gutter: 4, sameWidth: true }}
+  highlightedValue={lit}
+  onHighlightChange={(e) => (lit = e.highlightedValue)}
   onOpenChange={(e) => {
     if (!e.open) sought = '';
   }}

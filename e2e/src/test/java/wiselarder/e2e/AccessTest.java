@@ -164,7 +164,11 @@ class AccessTest {
         page.getByRole(
             AriaRole.LINK, new Page.GetByRoleOptions().setName("Close this gap").setExact(true)));
     page.keyboard().press("Enter");
-    page.getByTestId("close-gap").getByText("Buy ").waitFor();
+    page.getByTestId("close-gap")
+        .getByRole(
+            AriaRole.BUTTON,
+            new com.microsoft.playwright.Locator.GetByRoleOptions().setName("Buy "))
+        .waitFor();
     page.getByTestId("close-gap").getByRole(AriaRole.BUTTON).nth(1).focus();
     page.keyboard().press("Enter");
     page.getByTestId("compare").waitFor();

@@ -241,14 +241,33 @@ enum Hand {
 
   /** Finds by typing in a choice among many, and takes the first that is found. */
   static void find(Locator combobox, String name) {
-    combobox.fill(name);
-    combobox
-        .page()
-        .getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(name))
-        .and(combobox.page().locator("[data-highlighted]"))
-        .waitFor();
+    Locator found =
+        combobox
+            .page()
+            .getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(name))
+            .and(combobox.page().locator("[data-highlighted]"));
+    typed(combobox, name);
+    // a list that was closed by an answer that came is opened by typing again
+    for (int i = 1; i < MOST_PRESSES && !shows(found); i++) {
+      typed(combobox, name);
+    }
+    found.waitFor();
     combobox.press("Enter");
     assertThat(combobox).hasValue(Pattern.compile(escaped(name)));
+  }
+
+  private static void typed(Locator combobox, String name) {
+    combobox.fill("");
+    combobox.fill(name);
+  }
+
+  private static boolean shows(Locator option) {
+    try {
+      option.waitFor(new Locator.WaitForOptions().setTimeout(PATIENCE_WITH_A_KEY_MS));
+      return true;
+    } catch (TimeoutError e) {
+      return false;
+    }
   }
 
   private static Pattern exact(String name) {

@@ -55,7 +55,7 @@ class HerdStoreTest {
     Hand.input(page, "E-mail address").fill("ann@farm.example");
     Hand.input(page, "Password").fill("clover and timothy");
     Hand.MOUSE.button(page, "Make my account");
-    page.getByTestId("quick-hay").waitFor();
+    page.getByText("Make a farm").first().waitFor();
   }
 
   private void take(String name, String text) {
@@ -191,6 +191,20 @@ class HerdStoreTest {
     page.getByTestId("hay-number").waitFor();
     assertThat(page.getByTestId("hay-number").locator("strong")).hasText(number);
     assertThat(verdict()).hasText("Feed lasts the whole year.");
+  }
+
+  @Test
+  void whatWasAskedBeforeSigningInIsStillThereAfterIt() {
+    page = product.page(1280, 900);
+    page.navigate(product.url());
+    page.getByTestId("quick-hay").getByLabel("How many").fill("17");
+    assertThat(page.getByTestId("quick-lines")).containsText("17 head");
+    Hand.input(page, "Your name").fill("Ann");
+    Hand.input(page, "E-mail address").fill("ann@farm.example");
+    Hand.input(page, "Password").fill("clover and timothy");
+    Hand.MOUSE.button(page, "Make my account");
+    page.getByText("Make a farm").first().waitFor();
+    assertThat(page.getByTestId("quick-lines")).containsText("17 head");
   }
 
   @Test
