@@ -54,9 +54,14 @@
     return isoOf(year.start, Math.max(0, (wanted?.firstDay ?? 0) - BOUGHT_BEFORE_DAYS));
   }
 
+  /** The screen was left while an answer was on its way: nothing more is asked or read. */
+  let gone = false;
   onMount(() => {
     look();
-    return () => open.dropTrial();
+    return () => {
+      gone = true;
+      open.dropTrial();
+    };
   });
 
   async function look() {
@@ -65,9 +70,11 @@
     open.dropTrial();
     try {
       const at = stored.gaps.indexOf(gap);
-      levers = gap ? await open.api.levers(open.view!.id, at, buyDate, null) : [];
+      const found = gap ? await open.api.levers(open.view!.id, at, buyDate, null) : [];
+      if (gone) return;
+      levers = found;
     } catch (e) {
-      open.error = open.explain(e);
+      if (!gone) open.error = open.explain(e);
     }
     looking = false;
   }
@@ -82,7 +89,7 @@
   }
   async function apply() {
     if (!chosen) return;
-    if (await open.edit($state.snapshot(chosen).edits as Edit[])) {
+    if ((await open.edit($state.snapshot(chosen).edits as Edit[])) && !gone) {
       if (storeGaps(open.view!.year).length === 0) ondone();
       else await look();
     }
@@ -117,6 +124,7 @@
   async function moveBuying(iso: string) {
     buyDate = iso;
     await look();
+    if (gone) return;
     const hay = levers.find((l) => l.kind === 'BUY_HAY');
     if (hay) choose(hay);
   }

@@ -38,6 +38,7 @@
   let copied = $state('');
 
   async function copy(groupId: string) {
+    const name = others.find((g) => g.id === groupId)?.name;
     const stored = open.view!.plan.steps;
     const theirs = stored.filter((s) => s.groupId === groupId);
     const next = copiedTo(
@@ -47,7 +48,7 @@
       [...stored, ...steps].map((s) => s.id),
     );
     if (await open.edit([{ setFeeding: { groupId, steps: next } }]))
-      copied = `Copied to ${others.find((g) => g.id === groupId)?.name}.`;
+      copied = `Copied to ${name}.`;
   }
 </script>
 
