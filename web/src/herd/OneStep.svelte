@@ -47,8 +47,7 @@
       $state.snapshot(step) as FeedStep,
       [...stored, ...steps].map((s) => s.id),
     );
-    if (await open.edit([{ setFeeding: { groupId, steps: next } }]))
-      copied = `Copied to ${name}.`;
+    if (await open.edit([{ setFeeding: { groupId, steps: next } }])) copied = `Copied to ${name}.`;
   }
 </script>
 
