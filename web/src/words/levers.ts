@@ -116,7 +116,7 @@ export function leverTitle(lever: Lever, farm: Farm, wayName: (id: string) => st
       return `Open ${field(closing.fieldId)} on ${shortDate(closing.toExclusive)} already`;
     }
     case 'LESS_WASTE': {
-      const way = wayName(has(lever, 'putLot').feedingMethodId).split(/,| that /)[0];
+      const way = wayName(has(lever, 'putLot').feedingMethodId).split(' that ')[0];
       return `Feed ${some(lever.edits.map((e) => e.putLot!.name))} by ${way[0].toLowerCase()}${way.slice(1)}`;
     }
     case 'STOCKPILE':
