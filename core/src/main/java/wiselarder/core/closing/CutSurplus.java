@@ -8,7 +8,6 @@ import java.util.stream.IntStream;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.edit.PlanEdit;
-import wiselarder.core.forage.Forage;
 import wiselarder.core.land.Field;
 import wiselarder.core.plan.Farm;
 import wiselarder.core.plan.HayCut;
@@ -36,16 +35,12 @@ public final class CutSurplus implements Lever {
   public List<Candidate> candidates(Trial trial) {
     List<Field> fields = trial.stated().farm().fields();
     return IntStream.range(0, fields.size())
-        .filter(f -> fields.get(f).hayable() && forage(trial, fields.get(f)).canCut())
+        .filter(f -> fields.get(f).hayable() && trial.forage(fields.get(f)).canCut())
         .boxed()
         .sorted(Comparator.comparingDouble(f -> -most(trial, f)))
         .limit(TRIED_FIELDS)
         .flatMap(f -> cut(trial, f).stream())
         .toList();
-  }
-
-  private static Forage forage(Trial trial, Field field) {
-    return trial.engine().catalogue().on(trial.stated().farm()).forage(field.stand().forageId());
   }
 
   private static double standingKg(Trial trial, int field, int day) {
@@ -71,21 +66,11 @@ public final class CutSurplus implements Lever {
 
   private static Optional<Candidate> cut(Trial trial, int f) {
     Field field = trial.stated().farm().fields().get(f);
-    int best = -1;
-    double most = 0;
-    for (int day : days(trial, f).stream().limit(TRIED_DAYS).toList()) {
-      double kg = trial.bringsIfAllowed(cutOn(trial, field, day));
-      if (kg > most) {
-        most = kg;
-        best = day;
-      }
-    }
-    if (best < 0 || !trial.worthIt(most)) {
-      return Optional.empty();
-    }
-    int last = trial.latest(best, trial.gap().firstDay(), most, d -> cutOn(trial, field, d));
-    return Optional.of(
-        new Candidate(cutOn(trial, field, best), Optional.empty(), trial.year().date(last)));
+    return trial.onBestDay(
+        days(trial, f).stream().limit(TRIED_DAYS).mapToInt(d -> d),
+        trial.gap().firstDay(),
+        Optional.empty(),
+        d -> cutOn(trial, field, d));
   }
 
   /** By the machine there is; leaf shatters where legumes are half of it. */
@@ -93,7 +78,7 @@ public final class CutSurplus implements Lever {
     if (!trial.stated().farm().has(Farm.Machine.MOWER_CONDITIONER)) {
       return "h_hay_not_conditioned";
     }
-    return forage(trial, field).legumeShare() >= HALF
+    return trial.forage(field).legumeShare() >= HALF
         ? "h_hay_conditioned_legume"
         : "h_hay_conditioned_grass";
   }

@@ -42,8 +42,7 @@ public final class Dress implements Lever {
   }
 
   private static boolean answers(Trial trial, Field field) {
-    Forage forage =
-        trial.engine().catalogue().on(trial.stated().farm()).forage(field.stand().forageId());
+    Forage forage = trial.forage(field);
     return forage.grows() && forage.legumeShare() < MUCH_LEGUME;
   }
 
@@ -59,21 +58,11 @@ public final class Dress implements Lever {
 
   private static Optional<Candidate> dressed(Trial trial, int f) {
     int first = trial.gap().firstDay();
-    int best = -1;
-    double most = 0;
-    for (int before : DAYS_BEFORE) {
-      double kg = first < before ? 0 : trial.bringsIfAllowed(on(trial, f, first - before));
-      if (kg > most) {
-        most = kg;
-        best = first - before;
-      }
-    }
-    if (best < 0 || !trial.worthIt(most)) {
-      return Optional.empty();
-    }
-    int last = trial.latest(best, first, most, d -> on(trial, f, d));
-    return Optional.of(
-        new Candidate(on(trial, f, best), Optional.empty(), trial.year().date(last)));
+    return trial.onBestDay(
+        DAYS_BEFORE.stream().mapToInt(before -> first - before),
+        first,
+        Optional.empty(),
+        d -> on(trial, f, d));
   }
 
   /** Nothing on a day on which the grass sleeps or lies under snow: it would be lost. */

@@ -68,21 +68,11 @@ public final class OpenStanding implements Lever {
     List<Field> all = trial.stated().farm().fields();
     List<String> ids = fields.stream().map(f -> all.get(f).id()).toList();
     int first = trial.gap().firstDay();
-    int best = -1;
-    double most = 0;
-    for (int before : DAYS_BEFORE) {
-      double kg = first < before ? 0 : trial.bringsIfAllowed(open(trial, ids, first - before));
-      if (kg > most) {
-        most = kg;
-        best = first - before;
-      }
-    }
-    if (best < 0 || !trial.worthIt(most)) {
-      return Optional.empty();
-    }
-    int last = trial.latest(best, trial.gap().lastDay(), most, d -> open(trial, ids, d));
-    return Optional.of(
-        new Candidate(open(trial, ids, best), Optional.of(0.0), trial.year().date(last)));
+    return trial.onBestDay(
+        DAYS_BEFORE.stream().mapToInt(before -> first - before),
+        trial.gap().lastDay(),
+        Optional.of(0.0),
+        d -> open(trial, ids, d));
   }
 
   /** A grazing step before all others, from a day to the end of the gap, for each that is short. */

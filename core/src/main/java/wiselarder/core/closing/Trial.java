@@ -2,14 +2,18 @@ package wiselarder.core.closing;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.IntFunction;
+import java.util.stream.IntStream;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.day.Shelf;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
+import wiselarder.core.forage.Forage;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.gap.GapFinder;
+import wiselarder.core.land.Field;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.quantity.Refused;
@@ -103,6 +107,33 @@ public final class Trial {
       }
     }
     return still;
+  }
+
+  /**
+   * Something done on the day, of those tried, on which it brings most, to be decided by the last
+   * that still brings nine tenths; empty where it is not worth speaking of.
+   */
+  Optional<Lever.Candidate> onBestDay(
+      IntStream days, int tooLate, Optional<Double> cost, IntFunction<List<PlanEdit>> on) {
+    int best = -1;
+    double most = 0;
+    for (int day : days.toArray()) {
+      double kg = day < 0 ? 0 : bringsIfAllowed(on.apply(day));
+      if (kg > most) {
+        most = kg;
+        best = day;
+      }
+    }
+    if (!worthIt(most)) {
+      return Optional.empty();
+    }
+    int last = latest(best, tooLate, most, on);
+    return Optional.of(new Lever.Candidate(on.apply(best), cost, year().date(last)));
+  }
+
+  /** What stands on a field. */
+  Forage forage(Field field) {
+    return engine.catalogue().on(stated.farm()).forage(field.stand().forageId());
   }
 
   /** The fewest of something that close the gap; all of it where even that does not. */
