@@ -31,9 +31,12 @@ class ArchitectureTest {
           Map.entry("land", Set.of("quantity", "calendar", "reference", "weather", "forage")),
           Map.entry("herd", Set.of("quantity", "calendar", "reference", "weather")),
           Map.entry("store", Set.of("quantity", "reference")),
+          Map.entry("price", Set.of("quantity", "reference")),
           Map.entry("records", Set.of("quantity", "weather", "herd", "store")),
           Map.entry(
-              "plan", Set.of("quantity", "calendar", "weather", "forage", "land", "herd", "store")),
+              "plan",
+              Set.of(
+                  "quantity", "calendar", "weather", "forage", "land", "herd", "store", "price")),
           Map.entry(
               "caution",
               Set.of(
@@ -76,6 +79,7 @@ class ArchitectureTest {
           Map.entry(
               "diet",
               Set.of(
+                  "price",
                   "day",
                   "resolved",
                   "balance",
@@ -90,6 +94,7 @@ class ArchitectureTest {
           Map.entry(
               "cost",
               Set.of(
+                  "price",
                   "day",
                   "resolved",
                   "balance",
@@ -147,6 +152,7 @@ class ArchitectureTest {
           Map.entry(
               "closing",
               Set.of(
+                  "cost",
                   "day",
                   "resolved",
                   "engine",

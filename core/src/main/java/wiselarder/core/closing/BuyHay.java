@@ -2,7 +2,6 @@ package wiselarder.core.closing;
 
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.plan.Items;
@@ -47,8 +46,7 @@ public record BuyHay(Lot pattern, LocalDate date) implements Lever {
     while (units > 1 && trial.leftKg(List.of(buy(trial, known, units - 1))) == 0) {
       units--;
     }
-    return new Candidate(
-        List.of(buy(trial, known, units)), cost(known.lot(), units), decideBy(trial, known, units));
+    return new Candidate(List.of(buy(trial, known, units)), decideBy(trial, known, units));
   }
 
   /** Hay is on the farm so many days after it is ordered. Assumption. */
@@ -75,10 +73,5 @@ public record BuyHay(Lot pattern, LocalDate date) implements Lever {
     String id = Trial.freeId("bought", trial.stated().allLots().stream().map(Lot::id).toList());
     Lot lot = known.like(id, "Bought " + pattern.unitName() + "s", units);
     return new PlanEdit.Put<>(Items.PURCHASES, new Purchase(id, date, lot, trial.groups()));
-  }
-
-  private static Optional<Double> cost(Lot lot, int units) {
-    return Optional.ofNullable(lot.pricePerTonneAsFed())
-        .map(price -> units * lot.kgPerUnitAsFed() / 1000 * price);
   }
 }

@@ -69,7 +69,6 @@ public final class CutSurplus implements Lever {
     return trial.onBestDay(
         days(trial, f).stream().limit(TRIED_DAYS).mapToInt(d -> d),
         trial.gap().firstDay(),
-        Optional.empty(),
         d -> cutOn(trial, field, d));
   }
 

@@ -59,10 +59,7 @@ public final class Dress implements Lever {
   private static Optional<Candidate> dressed(Trial trial, int f) {
     int first = trial.gap().firstDay();
     return trial.onBestDay(
-        DAYS_BEFORE.stream().mapToInt(before -> first - before),
-        first,
-        Optional.empty(),
-        d -> on(trial, f, d));
+        DAYS_BEFORE.stream().mapToInt(before -> first - before), first, d -> on(trial, f, d));
   }
 
   /** Nothing on a day on which the grass sleeps or lies under snow: it would be lost. */

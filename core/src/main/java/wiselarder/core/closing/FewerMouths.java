@@ -82,8 +82,7 @@ public final class FewerMouths implements Lever {
         away
             ? Math.max(0, on - FOUND_WITHIN_DAYS)
             : trial.latest(on, trial.gap().lastDay(), kg, d -> gone(trial, group, head, d));
-    return Optional.of(
-        new Candidate(gone(trial, group, head, on), Optional.empty(), trial.year().date(last)));
+    return Optional.of(new Candidate(gone(trial, group, head, on), trial.year().date(last)));
   }
 
   private List<PlanEdit> gone(Trial trial, AnimalGroup group, int head, int on) {

@@ -54,8 +54,7 @@ public final class LessWaste implements Lever {
       return Optional.empty();
     }
     // it saves from the first bale on: decided before the first is fed
-    return Optional.of(
-        new Candidate(edits, Optional.empty(), trial.year().date(firstFed(trial, now))));
+    return Optional.of(new Candidate(edits, trial.year().date(firstFed(trial, now))));
   }
 
   private static int firstFed(Trial trial, String way) {

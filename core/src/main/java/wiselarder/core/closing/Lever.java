@@ -2,7 +2,6 @@ package wiselarder.core.closing;
 
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 import wiselarder.core.edit.PlanEdit;
 
 /**
@@ -36,10 +35,9 @@ public interface Lever {
    * One thing that could be done.
    *
    * @param edits applied together
-   * @param cost in the farm's currency; empty where no price is known
    * @param decideBy last day on which deciding still brings as much, or nearly
    */
-  record Candidate(List<PlanEdit> edits, Optional<Double> cost, LocalDate decideBy) {
+  record Candidate(List<PlanEdit> edits, LocalDate decideBy) {
     public Candidate {
       edits = List.copyOf(edits);
     }

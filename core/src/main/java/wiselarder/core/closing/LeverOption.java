@@ -13,7 +13,7 @@ import wiselarder.core.edit.PlanEdit;
  * @param bareDaysAfter days that stay short
  * @param storedKgMore how much more stored feed is eaten before the gap begins, kg DM: its other
  *     side
- * @param cost in the farm's currency, null when no price is known
+ * @param cost in the farm's currency, negative where it is paid for; null when a price is not known
  * @param decideBy last day to act
  */
 public record LeverOption(

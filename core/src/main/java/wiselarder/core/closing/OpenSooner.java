@@ -33,7 +33,7 @@ public final class OpenSooner implements Lever {
     }
     int tooLate = Math.min(trial.gap().lastDay(), year.day(c.toExclusive()));
     int last = trial.latest(first, tooLate, kg, d -> opened(trial, c, d));
-    return Optional.of(new Candidate(opened(trial, c, first), Optional.of(0.0), year.date(last)));
+    return Optional.of(new Candidate(opened(trial, c, first), year.date(last)));
   }
 
   private static List<PlanEdit> opened(Trial trial, Closing c, int on) {

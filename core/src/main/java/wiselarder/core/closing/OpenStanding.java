@@ -71,7 +71,6 @@ public final class OpenStanding implements Lever {
     return trial.onBestDay(
         DAYS_BEFORE.stream().mapToInt(before -> first - before),
         trial.gap().lastDay(),
-        Optional.of(0.0),
         d -> open(trial, ids, d));
   }
 

@@ -2,7 +2,6 @@ package wiselarder.core.closing;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.store.Lot;
@@ -32,8 +31,7 @@ public final class OpenStore implements Lever {
       return List.of();
     }
     int last = trial.latest(first, trial.gap().lastDay(), kg, d -> open(trial, left, d));
-    return List.of(
-        new Candidate(open(trial, left, first), Optional.of(0.0), trial.year().date(last)));
+    return List.of(new Candidate(open(trial, left, first), trial.year().date(last)));
   }
 
   /** A step after all others, so that nothing else is left for it. */

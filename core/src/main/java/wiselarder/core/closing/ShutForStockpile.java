@@ -70,7 +70,7 @@ public final class ShutForStockpile implements Lever {
   }
 
   private static Candidate candidate(Closing closing, LocalDate decideBy) {
-    return new Candidate(List.of(edit(closing)), Optional.of(0.0), decideBy);
+    return new Candidate(List.of(edit(closing)), decideBy);
   }
 
   /** Shut on the day that brings most; to be decided by the last that brings nearly as much. */

@@ -7,6 +7,7 @@ import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.cost.Bill;
 import wiselarder.core.day.Shelf;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
@@ -16,6 +17,7 @@ import wiselarder.core.gap.GapFinder;
 import wiselarder.core.land.Field;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
+import wiselarder.core.plan.Season;
 import wiselarder.core.quantity.Refused;
 
 /** A gap of a plan on which levers are tried. Nothing that is tried changes the plan. */
@@ -54,6 +56,7 @@ public final class Trial {
   /** What a candidate does to the year, against doing nothing. */
   public LeverOption measure(Lever lever, Lever.Candidate candidate) {
     YearBalance after = year(candidate.edits());
+    Bill bill = Bill.of(before, after, engine.catalogue(), isDry());
     return new LeverOption(
         lever.kind(),
         candidate.edits(),
@@ -61,7 +64,7 @@ public final class Trial {
         after.totalBareKg(),
         after.bareDays(GapFinder.SHORT_SHARE),
         storedBefore(after) - storedBefore(before),
-        candidate.cost().orElse(null),
+        bill.unpriced().isEmpty() ? Double.valueOf(bill.total()) : null,
         candidate.decideBy());
   }
 
@@ -113,8 +116,7 @@ public final class Trial {
    * Something done on the day, of those tried, on which it brings most, to be decided by the last
    * that still brings nine tenths; empty where it is not worth speaking of.
    */
-  Optional<Lever.Candidate> onBestDay(
-      IntStream days, int tooLate, Optional<Double> cost, IntFunction<List<PlanEdit>> on) {
+  Optional<Lever.Candidate> onBestDay(IntStream days, int tooLate, IntFunction<List<PlanEdit>> on) {
     int best = -1;
     double most = 0;
     for (int day : days.toArray()) {
@@ -128,7 +130,7 @@ public final class Trial {
       return Optional.empty();
     }
     int last = latest(best, tooLate, most, on);
-    return Optional.of(new Lever.Candidate(on.apply(best), cost, year().date(last)));
+    return Optional.of(new Lever.Candidate(on.apply(best), year().date(last)));
   }
 
   /** What stands on a field. */
@@ -181,6 +183,11 @@ public final class Trial {
 
   private YearBalance year(List<PlanEdit> edits) {
     return engine.tryOut(stated, edits);
+  }
+
+  /** Whether the district is short of feed too, so that what is bought is dearer. */
+  private boolean isDry() {
+    return engine.season().kind() == Season.Kind.DRY;
   }
 
   private double storedBefore(YearBalance b) {

@@ -52,7 +52,6 @@ public final class WeanSooner implements Lever {
                     List.of(
                         new PlanEdit.Put<>(
                             Items.GROUPS, group.withWeaning(MonthDay.from(w.weaning())))),
-                    Optional.of(0.0),
                     w.weaning()));
   }
 }

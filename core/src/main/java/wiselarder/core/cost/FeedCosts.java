@@ -7,7 +7,6 @@ import java.util.Map;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.day.Shelf;
-import wiselarder.core.forage.Forage;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.HeadChange;
 import wiselarder.core.land.Field;
@@ -16,6 +15,8 @@ import wiselarder.core.plan.Dressing;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.Sowing;
+import wiselarder.core.price.FarmPrices;
+import wiselarder.core.price.Price;
 import wiselarder.core.store.Lot;
 import wiselarder.core.weather.WeatherYear;
 
@@ -42,6 +43,7 @@ public final class FeedCosts {
 
   private final YearBalance balance;
   private final FarmPlan stated;
+  private final FarmPrices prices;
   private final double[] perKgEaten;
   private final boolean[] winter;
   private final List<String> unpriced = new ArrayList<>();
@@ -84,13 +86,14 @@ public final class FeedCosts {
   private FeedCosts(YearBalance balance, Catalogue product) {
     this.balance = balance;
     this.stated = balance.stated();
+    this.prices = product.pricesOn(stated.farm());
     this.winter = winter(balance);
     this.perKgEaten = perKgEaten();
     for (Shelf s : Shelf.values()) {
       byShelf.put(s, 0.0);
     }
     stored();
-    sward(product.on(stated.farm()));
+    sward(product);
   }
 
   public static FeedCosts of(YearBalance balance, Catalogue product) {
@@ -117,7 +120,7 @@ public final class FeedCosts {
     List<Lot> lots = stated.allLots();
     double[] per = new double[lots.size()];
     for (int l = 0; l < per.length; l++) {
-      Double unit = lots.get(l).costPerUnit();
+      Double unit = unitCost(lots.get(l));
       double eaten = eaten(l);
       if (unit == null && eaten > 0) {
         unpriced.add(lots.get(l).id());
@@ -125,6 +128,18 @@ public final class FeedCosts {
       per[l] = unit == null || eaten <= 0 ? 0 : unit * opened(l) / eaten;
     }
     return per;
+  }
+
+  /** What stands on the lot; else what the keeper says that such feed costs; else null. */
+  private Double unitCost(Lot lot) {
+    if (lot.costPerUnit() != null || lot.origin().feedId() == null) {
+      return lot.costPerUnit();
+    }
+    return prices
+        .of(lot.origin().feedId())
+        .filter(Price::own)
+        .map(p -> p.likely() * lot.kgPerUnitAsFed() / 1000)
+        .orElse(null);
   }
 
   private double eaten(int lot) {
@@ -151,20 +166,25 @@ public final class FeedCosts {
     }
   }
 
-  private void sward(Catalogue catalogue) {
+  private void sward(Catalogue product) {
     for (Dressing d : stated.plan().dressings()) {
-      if (d.pricePerKg() != null) {
-        double cost = d.nitrogenKgPerHa() * d.pricePerKg() * stated.field(d.fieldId()).netAreaHa();
-        byShelf.merge(forStockpile(d) ? Shelf.STANDING : Shelf.GROWING, cost, Double::sum);
-      }
+      double perKg =
+          d.pricePerKg() != null
+              ? d.pricePerKg()
+              : prices.find("nitrogen").map(Price::likely).orElse(0.0);
+      double cost = d.nitrogenKgPerHa() * perKg * stated.field(d.fieldId()).netAreaHa();
+      byShelf.merge(forStockpile(d) ? Shelf.STANDING : Shelf.GROWING, cost, Double::sum);
     }
     for (Sowing s : stated.plan().sowings()) {
-      Forage crop = catalogue.forage(s.forageId());
       Field field = stated.field(s.fieldId());
-      if (!Double.isNaN(crop.seedCostUsdPerHa())) {
-        double cost = crop.seedCostUsdPerHa() * s.seedShare() * field.netAreaHa();
-        byShelf.merge(Shelf.GROWING, cost, Double::sum);
+      double perHa = 0;
+      for (Map.Entry<String, Double> part :
+          product.partsOf(stated.farm(), s.forageId()).entrySet()) {
+        double kg = product.forage(part.getKey()).seedRateKgPerHa() * part.getValue();
+        double perKg = prices.of(part.getKey()).map(Price::likely).orElse(0.0);
+        perHa += Double.isNaN(kg) ? 0 : kg * perKg;
       }
+      byShelf.merge(Shelf.GROWING, perHa * s.seedShare() * field.netAreaHa(), Double::sum);
     }
   }
 

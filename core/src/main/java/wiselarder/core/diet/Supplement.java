@@ -3,6 +3,7 @@ package wiselarder.core.diet;
 import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.ojalgo.optimisation.Expression;
 import org.ojalgo.optimisation.ExpressionsBasedModel;
@@ -13,6 +14,8 @@ import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.Energy;
 import wiselarder.core.plan.Catalogue;
+import wiselarder.core.price.FarmPrices;
+import wiselarder.core.price.Price;
 import wiselarder.core.store.Lot;
 import wiselarder.core.store.StoredFeed;
 
@@ -139,11 +142,12 @@ public record Supplement(
     energy.set(displaced, -m.mjPerKg);
     bulk.set(displaced, -1);
     List<Offer> offers = new ArrayList<>();
+    FarmPrices prices = catalogue.pricesOn(balance.stated().farm());
     for (StoredFeed f : catalogue.storedFeeds()) {
       if (!suits(f, group.kind())) {
         continue;
       }
-      Ingredient price = price(f, balance);
+      Ingredient price = price(f, balance, prices);
       double perKgDm = price.pricePerTonneAsFed / 1000 / f.dmShare() / (1 - FED_LOSS);
       Variable kg =
           model.addVariable(f.id()).lower(0).upper(f.maxShareOfDiet() * m.needKg).weight(perKgDm);
@@ -202,13 +206,21 @@ public record Supplement(
     return fodder && !shut && !copper && !urea && !f.id().equals("hay_sweetclover");
   }
 
-  /** The price of a lot of this feed, else the middle of the product's range. */
-  private static Ingredient price(StoredFeed f, YearBalance balance) {
+  /**
+   * The price of a lot of this feed, else the keeper's own, else the middle of the product's range
+   * at the level of the farm's currency.
+   */
+  private static Ingredient price(StoredFeed f, YearBalance balance, FarmPrices prices) {
     for (Lot lot : balance.stated().allLots()) {
       if (f.id().equals(lot.origin().feedId()) && lot.pricePerTonneAsFed() != null) {
         return new Ingredient(f.id(), 0, 0, lot.pricePerTonneAsFed(), false);
       }
     }
-    return new Ingredient(f.id(), 0, 0, f.usdPerTonneAsFed(), true);
+    Optional<Price> here = prices.of(f.id());
+    if (here.isPresent() && here.get().own()) {
+      return new Ingredient(f.id(), 0, 0, here.get().likely(), false);
+    }
+    double level = here.map(p -> p.likely() / p.row().likely()).orElse(1.0);
+    return new Ingredient(f.id(), 0, 0, f.usdPerTonneAsFed() * level, true);
   }
 }

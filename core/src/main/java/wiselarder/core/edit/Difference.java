@@ -78,7 +78,11 @@ public final class Difference {
           Items.PASSES);
 
   private static Farm bare(Farm f) {
-    return f.withFields(List.of()).withGroups(List.of()).withLots(List.of()).withForages(List.of());
+    return f.withFields(List.of())
+        .withGroups(List.of())
+        .withLots(List.of())
+        .withForages(List.of())
+        .withPrices(List.of());
   }
 
   private static Plan intended(Plan p) {

@@ -172,7 +172,8 @@ public sealed interface PlanEdit {
               f.lots(),
               f.forages(),
               machines,
-              grid);
+              grid,
+              f.prices());
       return new FarmPlan(changed, before.plan());
     }
   }

@@ -86,6 +86,7 @@ public record Forage(
     boolean hayEatenAsIs,
     Need heatNeed,
     Need waterNeed,
+    double seedRateKgPerHa,
     double seedCostUsdPerHa,
     double legumeShare,
     Set<String> madeOf) {
@@ -259,6 +260,9 @@ public record Forage(
         r.text("feed_as_is").equals("1"),
         Need.valueOf(upper(r, "heat_need")),
         Need.valueOf(upper(r, "water_need")),
+        (r.numberOrNaN("seed_rate_low_kg_ha", 0, 10000)
+                + r.numberOrNaN("seed_rate_high_kg_ha", 0, 10000))
+            / 2,
         r.numberOrNaN("seed_cost_usd_per_ha", 0, 5000),
         legumeShare(r),
         Set.of(r.text("id")));

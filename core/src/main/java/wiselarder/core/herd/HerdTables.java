@@ -131,6 +131,14 @@ public final class HerdTables {
             (a, b) -> {});
   }
 
+  /** The classes that a kind goes through in its year, by id, with their typical weight, kg. */
+  public Map<String, Double> classWeightsKg(String kind) {
+    return rulesOf(kind).stream()
+        .map(StageRule::classId)
+        .distinct()
+        .collect(Collectors.toMap(c -> c, c -> classes.get(c).typicalWeightKg()));
+  }
+
   /** Weight of a common animal of the kind, kg: the first class of its year. Product default. */
   public double defaultWeightKg(String kind) {
     return classes.get(rulesOf(kind).get(0).classId()).typicalWeightKg();

@@ -19,6 +19,9 @@ import wiselarder.core.land.BufferRule;
 import wiselarder.core.land.CropCalibration;
 import wiselarder.core.land.Stand;
 import wiselarder.core.land.UsualYears;
+import wiselarder.core.price.FarmPrices;
+import wiselarder.core.price.OwnPrice;
+import wiselarder.core.price.PriceTable;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.LossMethod;
@@ -42,7 +45,8 @@ public record Catalogue(
     LearningTimes learning,
     List<BufferRule> buffers,
     RotationTable rotation,
-    HeightTable heights) {
+    HeightTable heights,
+    PriceTable prices) {
 
   /** Loads and checks every table. */
   public static Catalogue load() {
@@ -63,7 +67,8 @@ public record Catalogue(
         LearningTimes.load(),
         BufferRule.loadAll(),
         RotationTable.load(),
-        HeightTable.load(forages));
+        HeightTable.load(forages),
+        PriceTable.load());
   }
 
   /** The tables as they hold on a farm: with the keeper's own forages, where there are any. */
@@ -124,7 +129,39 @@ public record Catalogue(
         learning,
         buffers,
         rotation,
-        heights.with(farm.forages(), Map.copyOf(all)));
+        heights.with(farm.forages(), Map.copyOf(all)),
+        prices);
+  }
+
+  /** What is sown of a forage: itself, or the parts of one of the keeper's own, with shares. */
+  public Map<String, Double> partsOf(Farm farm, String forageId) {
+    for (OwnForage own : farm.forages()) {
+      if (own.id().equals(forageId)) {
+        Map<String, Double> parts = new HashMap<>();
+        own.parts().forEach(p -> parts.put(p.forageId(), own.shareOf(p)));
+        return parts;
+      }
+    }
+    return Map.of(forageId, 1.0);
+  }
+
+  /** Prices as they hold on a farm. */
+  public FarmPrices pricesOn(Farm farm) {
+    return new FarmPrices(
+        prices, farm.currency(), climate(farm.climateId()).southern(), farm.prices());
+  }
+
+  /**
+   * Refuses a farm with a price of its own for something that has none in the table.
+   *
+   * @throws Refused where there is one
+   */
+  public void checkPrices(Farm farm) {
+    for (OwnPrice price : farm.prices()) {
+      if (prices.row(price.id()).isEmpty()) {
+        throw new Refused(CoreReason.UNKNOWN_ID, "price.id", price.id());
+      }
+    }
   }
 
   public Climate climate(String id) {

@@ -5,6 +5,7 @@ import wiselarder.core.forage.OwnForage;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Grid;
+import wiselarder.core.price.OwnPrice;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Stated;
 import wiselarder.core.store.Lot;
@@ -17,6 +18,7 @@ import wiselarder.core.store.Lot;
  * @param forages the keeper's own: mixtures, and forages of the product with figures changed
  * @param machines what can be used; null where nobody said, and then nothing is held against it
  * @param grid where the map lies on the globe, or null for a map drawn by hand
+ * @param prices the keeper's own; where one is missing the product's stands
  */
 public record Farm(
     String name,
@@ -30,7 +32,8 @@ public record Farm(
     List<Lot> lots,
     List<OwnForage> forages,
     List<Machine> machines,
-    Grid grid) {
+    Grid grid,
+    List<OwnPrice> prices) {
   public static final Stated.Figure AUD_KG = Stated.number("farm.audKg", 5, 20);
   public static final Stated.Text NAME = Stated.text("farm.name", 80);
   public static final Stated.Text NOTE = Stated.note("farm.note", 4000);
@@ -68,6 +71,7 @@ public record Farm(
     lots = List.copyOf(Check.present("farm.lots", lots));
     forages = forages == null ? List.of() : List.copyOf(forages);
     machines = machines == null ? null : machines.stream().distinct().sorted().toList();
+    prices = prices == null ? List.of() : List.copyOf(prices);
   }
 
   /** A farm that grows what the product's tables hold. */
@@ -81,7 +85,9 @@ public record Farm(
       List<Field> fields,
       List<AnimalGroup> groups,
       List<Lot> lots) {
-    this(name, note, climateId, units, currency, audKg, fields, groups, lots, null, null, null);
+    this(
+        name, note, climateId, units, currency, audKg, fields, groups, lots, null, null, null,
+        null);
   }
 
   /** True where a machine is there, or nobody said which are. */
@@ -90,22 +96,27 @@ public record Farm(
   }
 
   public Farm withFields(List<Field> changed) {
-    return with(changed, groups, lots, forages);
+    return with(changed, groups, lots, forages, prices);
   }
 
   public Farm withGroups(List<AnimalGroup> changed) {
-    return with(fields, changed, lots, forages);
+    return with(fields, changed, lots, forages, prices);
   }
 
   public Farm withLots(List<Lot> changed) {
-    return with(fields, groups, changed, forages);
+    return with(fields, groups, changed, forages, prices);
   }
 
   public Farm withForages(List<OwnForage> changed) {
-    return with(fields, groups, lots, changed);
+    return with(fields, groups, lots, changed, prices);
   }
 
-  private Farm with(List<Field> f, List<AnimalGroup> g, List<Lot> l, List<OwnForage> own) {
-    return new Farm(name, note, climateId, units, currency, audKg, f, g, l, own, machines, grid);
+  public Farm withPrices(List<OwnPrice> changed) {
+    return with(fields, groups, lots, forages, changed);
+  }
+
+  private Farm with(
+      List<Field> f, List<AnimalGroup> g, List<Lot> l, List<OwnForage> own, List<OwnPrice> p) {
+    return new Farm(name, note, climateId, units, currency, audKg, f, g, l, own, machines, grid, p);
   }
 }

@@ -66,6 +66,11 @@ public record FeedStep(
     return new FeedStep(id, groupId, kind, sources, fromInclusive, toExclusive, portion, roundDays);
   }
 
+  public FeedStep named(String other) {
+    return new FeedStep(
+        other, groupId, kind, sourceIds, fromInclusive, toExclusive, portion, roundDays);
+  }
+
   /** What a new group does until somebody says otherwise: graze every field, then eat the store. */
   public static List<FeedStep> usual(String groupId) {
     return List.of(

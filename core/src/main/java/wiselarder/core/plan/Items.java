@@ -10,6 +10,7 @@ import java.util.function.Function;
 import wiselarder.core.forage.OwnForage;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
+import wiselarder.core.price.OwnPrice;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.Lot;
@@ -154,6 +155,15 @@ public final class Items<T extends Record> {
           Scenario::id,
           (p, s) -> s.name());
 
+  public static final Items<OwnPrice> PRICES =
+      new Items<>(
+          Thing.PRICE,
+          OwnPrice.class,
+          p -> p.farm().prices(),
+          (p, l) -> new FarmPlan(p.farm().withPrices(l), p.plan()),
+          OwnPrice::id,
+          (p, o) -> o.id());
+
   public static final Items<OwnForage> FORAGES =
       new Items<>(
           Thing.FORAGE,
@@ -191,6 +201,7 @@ public final class Items<T extends Record> {
           CUTS,
           PURCHASES,
           FORAGES,
+          PRICES,
           SOWINGS,
           DRESSINGS,
           IRRIGATIONS,

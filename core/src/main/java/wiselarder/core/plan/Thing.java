@@ -18,6 +18,7 @@ public enum Thing {
   PASS,
   ANCHOR,
   FORAGE,
+  PRICE,
   /** A report on a lot; a record, not a part of the plan. */
   TEST
 }

@@ -436,6 +436,7 @@ public final class ResolvedPlan {
     this.always = List.copyOf(always);
     this.inWeather = inWeather;
     this.climate = catalogue.climate(stated.farm().climateId());
+    catalogue.checkPrices(stated.farm());
     boolean onGround = like != null && like.year.equals(year) && like.climate.equals(climate);
     this.weather = onGround ? like.normal : NormalYear.of(climate, year);
     this.normal = weather;

@@ -27,6 +27,7 @@ import wiselarder.core.plan.Plan;
 import wiselarder.core.plan.Portion;
 import wiselarder.core.plan.Purchase;
 import wiselarder.core.plan.Sowing;
+import wiselarder.core.price.OwnPrice;
 import wiselarder.core.records.ConditionSeen;
 import wiselarder.core.records.FarmRecords;
 import wiselarder.core.records.LotCounted;
@@ -65,7 +66,8 @@ final class WholeFarm {
             f.lots,
             List.of(mixture()),
             List.of(Farm.Machine.MOWER_CONDITIONER),
-            null);
+            null,
+            List.of(new OwnPrice("nitrogen", 1.1, false)));
     return new FarmPlan(
         farm,
         new Plan(

@@ -1,0 +1,408 @@
+package wiselarder.core.cost;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import wiselarder.core.balance.YearBalance;
+import wiselarder.core.herd.AnimalGroup;
+import wiselarder.core.herd.HeadChange;
+import wiselarder.core.plan.Catalogue;
+import wiselarder.core.plan.Dressing;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.HayCut;
+import wiselarder.core.plan.Irrigation;
+import wiselarder.core.plan.Items;
+import wiselarder.core.plan.Purchase;
+import wiselarder.core.plan.Sowing;
+import wiselarder.core.price.FarmPrices;
+import wiselarder.core.price.Operation;
+import wiselarder.core.price.Price;
+import wiselarder.core.store.Lot;
+
+/**
+ * What one plan costs more than another on the same farm, line by line: all that is bought, made,
+ * spread, sown, watered, sold or sent away in the one and not in the other. Work is taken as hired,
+ * with machine, fuel and driver, beside the hours that it would take the keeper. Fence and water
+ * that may have to be put up are not in it, nor feed for young that are weaned sooner.
+ */
+public final class Bill {
+  /** So many cattle eat at one feeder; half as many again of small stock. Assumption. */
+  private static final int CATTLE_PER_FEEDER = 20;
+
+  private static final int SMALL_PER_FEEDER = 30;
+
+  /** Usual weight of a unit above which a machine moves it, kg. */
+  private static final double BY_HAND_KG = FeedCosts.BY_HAND_KG;
+
+  /**
+   * One thing that is paid for, or paid.
+   *
+   * @param priceId row of the table of prices; null where the price stands on the thing itself
+   * @param of what it is for, as the keeper calls it
+   * @param amount in the unit of the price: ha, bales, kg, head
+   * @param each price of one, in the farm's currency
+   * @param money paid; negative where it is taken in
+   * @param hours of one person, where the keeper does it
+   * @param own whether the price is the keeper's own
+   */
+  public record Line(
+      String priceId,
+      String of,
+      double amount,
+      double each,
+      double money,
+      double hours,
+      boolean own) {}
+
+  private final YearBalance before;
+  private final YearBalance after;
+  private final FarmPlan stated;
+  private final Catalogue product;
+  private final FarmPrices prices;
+  private final boolean dry;
+  private final List<Line> lines = new ArrayList<>();
+  private final Set<String> unpriced = new HashSet<>();
+
+  private Bill(YearBalance before, YearBalance after, Catalogue product, boolean dry) {
+    this.before = before;
+    this.after = after;
+    this.stated = after.stated();
+    this.product = product;
+    this.prices = product.pricesOn(stated.farm());
+    this.dry = dry;
+  }
+
+  /**
+   * What a plan costs more than the one before it.
+   *
+   * @param dry whether the district is short of feed: what is not the keeper's own price is dearer
+   */
+  public static Bill of(YearBalance before, YearBalance after, Catalogue product, boolean dry) {
+    Bill bill = new Bill(before, after, product, dry);
+    bill.make();
+    return bill;
+  }
+
+  public List<Line> lines() {
+    return List.copyOf(lines);
+  }
+
+  /** Rows of the table of prices that would be needed and are not known in the currency. */
+  public List<String> unpriced() {
+    return unpriced.stream().sorted().toList();
+  }
+
+  /** In the farm's currency; negative where more is taken in than paid. */
+  public double total() {
+    return lines.stream().mapToDouble(Line::money).sum();
+  }
+
+  /** Hours of one person, where nothing is hired. */
+  public double hours() {
+    return lines.stream().mapToDouble(Line::hours).sum();
+  }
+
+  private void make() {
+    added(Items.PURCHASES).forEach(this::bought);
+    added(Items.CUTS).forEach(this::cut);
+    added(Items.SOWINGS).forEach(this::sown);
+    added(Items.DRESSINGS).forEach(this::dressed);
+    added(Items.IRRIGATIONS).forEach(this::watered);
+    feeders();
+    for (AnimalGroup group : added(Items.GROUPS)) {
+      came(group);
+    }
+  }
+
+  /** What is in the one and not, or not so, in the other. */
+  private <T extends Record> List<T> added(Items<T> items) {
+    List<T> was = items.in(before.stated());
+    return items.in(stated).stream().filter(t -> !was.contains(t)).toList();
+  }
+
+  private void bought(Purchase p) {
+    Lot lot = p.lot();
+    Optional<Purchase> was =
+        before.stated().plan().purchases().stream().filter(x -> x.id().equals(p.id())).findFirst();
+    int units = lot.units() - was.map(x -> x.lot().units()).orElse(0);
+    if (lot.costPerUnit() != null) {
+      double each = lot.costPerUnit();
+      lines.add(new Line(null, lot.name(), units, each, units * each, 0, true));
+      return;
+    }
+    String feed = lot.origin().feedId() == null ? COMMON_HAY : lot.origin().feedId();
+    priced(prices.of(feed), feed, lot.name(), units * lot.kgPerUnitAsFed() / 1000, month(p), 0);
+  }
+
+  /** Hay of which nobody said what it is. */
+  private static final String COMMON_HAY = "hay_orchardgrass_early";
+
+  private static int month(Purchase p) {
+    return p.date().getMonthValue();
+  }
+
+  private void cut(HayCut cut) {
+    int month = cut.date().getMonthValue();
+    String field = stated.field(cut.fieldId()).name();
+    double ha = stated.field(cut.fieldId()).netAreaHa();
+    int lot = lotIndex(cut.lot().id());
+    int units = lot < 0 ? 0 : made(lot);
+    String way = cut.harvestMethodId();
+    boolean chopped = way.startsWith("h_silage");
+    if (!way.equals("h_stalk_bales")) {
+      job(way.startsWith("h_hay_cond") ? "mow_condition" : "mow", field, ha, month);
+    }
+    if (chopped) {
+      double tonnes = units * cut.lot().kgPerUnitAsFed() / 1000;
+      job("silage_chop", field, tonnes, month);
+      job("clamp_sheet", field, tonnes, month);
+      return;
+    }
+    if (way.startsWith("h_hay") && !way.equals("h_haylage")) {
+      job("ted", field, ha, month);
+    }
+    job("rake", field, ha, month);
+    bales(cut, field, units, month);
+  }
+
+  private void bales(HayCut cut, String field, int units, int month) {
+    boolean small = cut.lot().kgPerUnitAsFed() <= BY_HAND_KG;
+    boolean square = cut.lot().unitName().toLowerCase(java.util.Locale.ROOT).contains("square");
+    job(small ? "bale_small" : square ? "bale_large" : "bale_round", field, units, month);
+    if (cut.harvestMethodId().equals("h_haylage")) {
+      job("wrap_bale", field, units, month);
+    }
+    if (small) {
+      job("pick_up_small", field, units, month);
+    } else if (!cut.harvestMethodId().equals("h_dropped_in_field")) {
+      job("move_bale_near", field, units, month);
+    }
+  }
+
+  private int lotIndex(String id) {
+    List<Lot> lots = stated.allLots();
+    for (int l = 0; l < lots.size(); l++) {
+      if (lots.get(l).id().equals(id)) {
+        return l;
+      }
+    }
+    return -1;
+  }
+
+  /** Units that a cut made: those opened and those left. */
+  private int made(int lot) {
+    int units = after.lotUnits(lot, after.days() - 1);
+    for (int d = 0; d < after.days(); d++) {
+      units += after.lotOpened(lot, d);
+    }
+    return units;
+  }
+
+  private void sown(Sowing s) {
+    int month = s.sowOn().getMonthValue();
+    String field = stated.field(s.fieldId()).name();
+    double ha = stated.field(s.fieldId()).netAreaHa();
+    product.partsOf(stated.farm(), s.forageId()).entrySet().stream()
+        .sorted(java.util.Map.Entry.comparingByKey())
+        .forEach(
+            part -> {
+              double kg =
+                  ha
+                      * s.seedShare()
+                      * part.getValue()
+                      * product.forage(part.getKey()).seedRateKgPerHa();
+              if (!Double.isNaN(kg)) {
+                priced(prices.of(part.getKey()), part.getKey(), field, kg, month, 0);
+              }
+            });
+    switch (s.preparation()) {
+      case GRAZE_DOWN -> job("drill_no_till", field, ha, month);
+      case LIGHT_DISKING -> {
+        job("disk_light", field, ha, month);
+        job("drill", field, ha, month);
+      }
+      case BURN_DOWN -> {
+        job("spray_pass", field, ha, month);
+        job("drill_no_till", field, ha, month);
+      }
+      case FULL_SEEDBED -> {
+        job("tillage_full", field, ha, month);
+        job("drill", field, ha, month);
+      }
+    }
+  }
+
+  private void dressed(Dressing d) {
+    int month = d.date().getMonthValue();
+    String field = stated.field(d.fieldId()).name();
+    double ha = stated.field(d.fieldId()).netAreaHa();
+    double kg = ha * d.nitrogenKgPerHa();
+    if (d.pricePerKg() != null) {
+      lines.add(new Line("nitrogen", field, kg, d.pricePerKg(), kg * d.pricePerKg(), 0, true));
+    } else {
+      priced(prices.find("nitrogen"), "nitrogen", field, kg, month, 0);
+    }
+    job("spread_fertiliser", field, ha, month);
+  }
+
+  private void watered(Irrigation i) {
+    double mmHa = i.waterMm() * stated.field(i.fieldId()).netAreaHa();
+    String field = stated.field(i.fieldId()).name();
+    int month = i.date().getMonthValue();
+    priced(prices.find("irrigation_mm_ha"), "irrigation_mm_ha", field, mmHa, month, 0);
+  }
+
+  /** Another way of feeding may want feeders: one for so many of those that eat there at most. */
+  private void feeders() {
+    Set<String> bought = new HashSet<>();
+    List<Lot> lots = stated.allLots();
+    for (int l = 0; l < lots.size(); l++) {
+      Lot lot = lots.get(l);
+      Optional<Lot> was =
+          before.stated().allLots().stream().filter(x -> x.id().equals(lot.id())).findFirst();
+      boolean changed =
+          was.isPresent() && !was.get().feedingMethodId().equals(lot.feedingMethodId());
+      String row = feeder(lot.feedingMethodId());
+      if (changed && row != null && bought.add(row)) {
+        double count = feedersFor(l);
+        priced(prices.find(row), row, lot.name(), count, 1, 0);
+      }
+    }
+  }
+
+  private static String feeder(String feedingMethodId) {
+    return switch (feedingMethodId) {
+      case "f_ring_open" -> "feeder_ring_open";
+      case "f_ring_sheeted" -> "feeder_ring_sheeted";
+      case "f_cone" -> "feeder_cone";
+      case "f_bunk", "f_trough_suppl" -> "trough_feed";
+      default -> null;
+    };
+  }
+
+  private double feedersFor(int lot) {
+    double count = 0;
+    List<AnimalGroup> groups = stated.farm().groups();
+    for (int g = 0; g < groups.size(); g++) {
+      double most = 0;
+      for (int d = 0; d < after.days(); d++) {
+        if (after.groupLotEatenKg(g, lot, d) > 0) {
+          most = Math.max(most, after.resolved().groupYear(g).head(d));
+        }
+      }
+      count += Math.ceil(most / (small(groups.get(g)) ? SMALL_PER_FEEDER : CATTLE_PER_FEEDER));
+    }
+    return Math.max(1, count);
+  }
+
+  private static boolean small(AnimalGroup group) {
+    return group.kind().startsWith("sheep/") || group.kind().startsWith("goat/");
+  }
+
+  private void came(AnimalGroup group) {
+    Optional<AnimalGroup> was =
+        before.stated().farm().groups().stream().filter(x -> x.id().equals(group.id())).findFirst();
+    List<HeadChange> known = new ArrayList<>(was.map(AnimalGroup::changes).orElse(List.of()));
+    for (HeadChange c : group.changes()) {
+      if (!known.remove(c)) {
+        came(group, c);
+      }
+    }
+  }
+
+  private void came(AnimalGroup group, HeadChange c) {
+    switch (c.kind()) {
+      case SOLD, CULLED -> traded(group, c, -1);
+      case BOUGHT -> traded(group, c, 1);
+      case AWAY -> away(group, c, 1);
+      case TAKEN_IN -> away(group, c, -1);
+      case DIED, MOVED -> {}
+    }
+  }
+
+  private int index(AnimalGroup group) {
+    List<AnimalGroup> groups = stated.farm().groups();
+    for (int g = 0; g < groups.size(); g++) {
+      if (groups.get(g).id().equals(group.id())) {
+        return g;
+      }
+    }
+    throw new IllegalStateException(group.id());
+  }
+
+  private void traded(AnimalGroup group, HeadChange c, int sign) {
+    int month = c.date().getMonthValue();
+    if (c.moneyPerHead() != null) {
+      double each = c.moneyPerHead();
+      lines.add(new Line(null, group.name(), c.head(), each, sign * c.head() * each, 0, true));
+    } else {
+      int day = Math.min(Math.max(0, after.year().day(c.date())), after.days() - 1);
+      double kg = after.resolved().groupYear(index(group)).weightKg(day);
+      Optional<Price> price = prices.sale(product.herd().classWeightsKg(group.kind()), kg);
+      boolean head = price.map(p -> p.row().perHead()).orElse(true);
+      double amount = head ? c.head() : c.head() * kg;
+      priced(price, group.kind(), group.name(), sign * amount, month, 0);
+    }
+    String costs = small(group) ? "sale_cost_small" : "sale_cost_cattle";
+    if (sign < 0) {
+      priced(prices.find(costs), costs, group.name(), c.head(), month, 0);
+    }
+  }
+
+  /** By the day of an animal unit: what the animals would have eaten, over what one unit eats. */
+  private void away(AnimalGroup group, HeadChange c, int sign) {
+    int from = before.year().clippedStart(c.date());
+    int to =
+        c.untilExclusive() == null ? before.days() : before.year().clippedEnd(c.untilExclusive());
+    if (c.moneyPerHead() != null) {
+      double headDays = (double) c.head() * (to - from);
+      double each = c.moneyPerHead();
+      lines.add(new Line(null, group.name(), headDays, each, sign * headDays * each, 0, true));
+      return;
+    }
+    int g = index(group);
+    double unitDays = 0;
+    for (int d = from; d < to; d++) {
+      double head = before.resolved().groupYear(g).head(d);
+      unitDays += head <= 0 ? 0 : c.head() * before.needKg(g, d) / head / stated.farm().audKg();
+    }
+    int month = c.date().getMonthValue();
+    priced(
+        prices.find("agistment_pasture"),
+        "agistment_pasture",
+        group.name(),
+        sign * unitDays,
+        month,
+        0);
+  }
+
+  private void job(String operation, String of, double amount, int month) {
+    Operation job = prices.table().operation(operation);
+    priced(prices.find(job.priceId()), job.priceId(), of, amount, month, job.hours(amount));
+  }
+
+  /** Negative amounts are taken in: their money is, and the amount is shown as it is. */
+  private void priced(
+      Optional<Price> price, String wanted, String of, double amount, int month, double hours) {
+    if (amount == 0) {
+      return;
+    }
+    if (price.isEmpty()) {
+      unpriced.add(Objects.requireNonNull(wanted));
+      return;
+    }
+    double each = price.get().in(month, dry);
+    lines.add(
+        new Line(
+            price.get().row().id(),
+            of,
+            Math.abs(amount),
+            each,
+            amount * each,
+            hours,
+            price.get().own()));
+  }
+}
