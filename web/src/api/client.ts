@@ -71,6 +71,8 @@ export type Edit = Schemas['PlanEdit'];
 export type Told = Schemas['Told'];
 export type Gap = Schemas['Gap'];
 export type Lever = Read<Schemas['LeverView']>;
+export type InFull = Read<Schemas['InFullView']>;
+export type Price = Read<Schemas['PriceView']>;
 export type Catalogue = Schemas['CatalogueView'];
 export type PlanRow = Schemas['Row'];
 export type Session = Schemas['Session'];
@@ -247,6 +249,10 @@ export function apiIn(looking: { season: string }) {
             query({ gap: String(gap), buyDate, ...(patternLotId ? { patternLotId } : {}) }),
         ),
       ),
+
+    ways: (id: string, gap: number, ways: Edit[][]) =>
+      post<InFull>(inSeason(`/plans/${id}/ways`), { gap, ways }),
+    prices: (id: string) => get<Price[]>(`/plans/${id}/prices`),
 
     weather: (id: string) => get<WeatherRecord[]>(`/plans/${id}/weather`),
     previewWeather: (id: string, name: string, text: string) =>

@@ -7,6 +7,7 @@
   import Planned from '../plan/Planned.svelte';
   import CloseGap from './CloseGap.svelte';
   import Gaps from './Gaps.svelte';
+  import PlansBeside from './PlansBeside.svelte';
 
   const open = thePlan();
   onDestroy(open.shows(['FIELDS']));
@@ -25,19 +26,23 @@
 <MiniYear unfolded />
 {#if asked && open.mayPlan}
   {#key from}
-    <CloseGap {from} ondone={() => replace(router.location)} />
+    <CloseGap {from} ondone={() => replace(router.location)} ongap={close} />
   {/key}
 {/if}
 <div class="page" class:first={!asked}>
   <Gaps year={open.year} onclose={close} />
   <Planned />
 </div>
+<div class="beside"><PlansBeside /></div>
 
 <style>
   .page {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(min(100%, 26rem), 1fr));
     gap: 1rem;
+    padding: 0 20px 2rem;
+  }
+  .beside {
     padding: 0 20px 2rem;
   }
   .first {

@@ -96,6 +96,8 @@ function addedText(change: Change, system: System): string {
       return `Nitrogen on ${change.name} on ${day(states('dressing.date'))}`;
     case 'IRRIGATION':
       return `Water ${change.name} on ${day(states('irrigation.date'))}`;
+    case 'PRICE':
+      return `Set ${THINGS.PRICE} ${change.name}`;
     case 'PASS':
       return `Light passes on ${change.name} from ${day(states('lightPass.fromInclusive'))}`;
     default:

@@ -15,6 +15,7 @@ export const PLACES: { path: string; name: string }[] = [
 export const ASIDE: { path: string; name: string }[] = [
   { path: '/farm', name: 'Farm' },
   { path: '/forages', name: 'Forages' },
+  { path: '/prices', name: 'Prices' },
   { path: '/changes', name: 'Changes' },
   { path: '/people', name: 'People' },
 ];

@@ -248,3 +248,12 @@ export function lengthsIn(text: string, system: System): string {
     (_, sizes: string) => `${sizes.split(' x ').map(feet).join(' x ')} ft`,
   );
 }
+
+/** A text of the tables that names weights in kg, in pounds where the farm weighs so. */
+export function weightsIn(text: string, system: System): string {
+  if (system === 'METRIC') return text;
+  return text.replace(/(\d+) kg\b/g, (_, kg: string) => {
+    const lb = Number(kg) / KG_PER_LB;
+    return `${lb < 20 ? Math.round(lb) : Math.round(lb / 10) * 10} lb`;
+  });
+}

@@ -18,6 +18,7 @@ export const THINGS: Record<Change['what'], string> = {
   PASS: 'the passes for light on',
   ANCHOR: 'what a date goes by of',
   FORAGE: 'the own forage',
+  PRICE: 'the price of',
   TEST: 'the test of',
 };
 

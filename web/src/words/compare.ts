@@ -18,16 +18,14 @@ const atEndKg = (year: YearView) => year.storeKg[year.days - 1] ?? 0;
 const sum = (year: YearView, of: 'cutKg' | 'grownKg' | 'wastedKg') =>
   year.fields.reduce((kg, f) => kg + f[of], 0);
 
-/** What a keeper would look at first, of both. */
-export function compared(
-  here: YearView,
-  there: YearView,
+/** What a keeper would look at first: its name, the figure, and the figure in words. */
+function rowsOf(
   system: System,
   currency: string,
-): Compared[] {
+): [string, (y: YearView) => number, (n: number) => string][] {
   const bulk = (kg: number) => amount(kg, 'bulk', system);
   const money = (n: number) => `${currency} ${Math.round(n).toLocaleString('en-US')}`;
-  const rows: [string, (y: YearView) => number, (n: number) => string][] = [
+  return [
     ['Days bare', bareDays, days],
     ['Bare', (y) => y.total.bareKg, bulk],
     ['Needed', (y) => y.total.needKg, bulk],
@@ -42,7 +40,28 @@ export function compared(
     ['Store at the end', atEndKg, bulk],
     ['Feeding costs', (y) => y.costs.total, money],
   ];
-  return rows.map(([name, of, text]) => {
+}
+
+/** Several years beside each other: a row for each figure, a cell for each year. */
+export function manyCompared(
+  years: YearView[],
+  system: System,
+  currency: string,
+): { name: string; cells: string[]; differs: boolean }[] {
+  return rowsOf(system, currency).map(([name, of, text]) => {
+    const cells = years.map((y) => text(of(y)));
+    return { name, cells, differs: new Set(cells).size > 1 };
+  });
+}
+
+/** What a keeper would look at first, of both. */
+export function compared(
+  here: YearView,
+  there: YearView,
+  system: System,
+  currency: string,
+): Compared[] {
+  return rowsOf(system, currency).map(([name, of, text]) => {
     const [a, b] = [of(here), of(there)];
     const alike = text(a) === text(b);
     return {

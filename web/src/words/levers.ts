@@ -39,7 +39,7 @@ export const LEVER_KINDS: Record<Kind, LeverKind> = {
   },
   LESS_WASTE: {
     name: 'Feed with less waste',
-    note: 'Saves from the first bale on. A better feeder, or smaller portions; shy animals must still get to it.',
+    note: 'Saves from the first bale on, and every winter after: what a feeder costs is paid once. Shy animals must still get to it.',
     costs: 'a feeder',
     none: 'What is fed is fed with little waste, or it would bring too little.',
   },
@@ -156,4 +156,11 @@ type Group = NonNullable<Edit['putGroup']>;
 export function newest(changes: Group['changes']): Group['changes'][number] {
   const plain = changes.filter((c) => c.moneyPerHead === null && c.note === '');
   return plain.at(-1) ?? changes.at(-1)!;
+}
+
+/** What a set of ways may be called when it is kept: "Sell 12 of Steers and buy 40 round bales". */
+export function setName(titles: string[]): string {
+  const low = (t: string) => t[0].toLowerCase() + t.slice(1);
+  const short = titles.map((t) => t.split(',')[0]);
+  return short.map((t, i) => (i ? low(t) : t)).join(' and ');
 }

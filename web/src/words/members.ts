@@ -11,6 +11,7 @@ const STATED_NAMES: Record<StatedName, string> = {
   'farm.name': 'Name of the farm',
   'farm.note': 'Note on the farm',
   'farm.currency': 'Currency',
+  'price.amount': 'Price',
   'field.utilization': 'Utilization',
   'field.residualKgPerHa': 'Leave at (residual)',
   'field.turnInKgPerHa': 'Turn in at',

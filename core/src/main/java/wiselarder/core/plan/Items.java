@@ -162,7 +162,7 @@ public final class Items<T extends Record> {
           p -> p.farm().prices(),
           (p, l) -> new FarmPlan(p.farm().withPrices(l), p.plan()),
           OwnPrice::id,
-          (p, o) -> o.id());
+          (p, o) -> o.id().replace('_', ' '));
 
   public static final Items<OwnForage> FORAGES =
       new Items<>(

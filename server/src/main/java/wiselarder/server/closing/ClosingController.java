@@ -4,13 +4,17 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wiselarder.core.closing.BuyHay;
+import wiselarder.core.closing.InFull;
 import wiselarder.core.closing.Lever;
 import wiselarder.core.closing.LeverOption;
 import wiselarder.core.closing.Trial;
@@ -18,6 +22,7 @@ import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.Lot;
@@ -62,17 +67,58 @@ class ClosingController {
     StoredPlan plan = plans.get(id, person);
     FarmPlan stated = plan.content();
     Engine engine = weather.engine(season, plan);
-    List<Gap> gaps = engine.gaps(engine.simulate(stated));
-    if (gap < 0 || gap >= gaps.size()) {
-      throw new Refused(ServerReason.NO_SUCH_GAP, "gap", gaps.size());
-    }
-    Gap chosen = gaps.get(gap);
+    Gap chosen = gap(engine, stated, gap);
     List<Lever> levers = new ArrayList<>(Lever.ofTheFarm());
     pattern(stated, patternLotId)
         .map(lot -> new BuyHay(lot, buyDate == null ? stated.plan().year().start() : buyDate))
         .ifPresent(levers::add);
     return new Trial(engine, stated, chosen)
         .options(levers).stream().map(ClosingController::lever).toList();
+  }
+
+  /**
+   * Ways that are tried together.
+   *
+   * @param gap its place in the list of the year
+   * @param ways the edits of each, as found on the plan as it stands
+   */
+  record WaysRequest(int gap, List<List<PlanEdit>> ways) {}
+
+  /** What some ways do together to the whole year, and in a dry and a wet one. */
+  @PostMapping("/plans/{id}/ways")
+  InFullView ways(
+      @PathVariable String id,
+      @RequestBody WaysRequest request,
+      @RequestParam(defaultValue = "normal") String season,
+      @AuthenticationPrincipal Person person) {
+    Check.present("ways", request.ways);
+    Check.range("ways", request.ways.size(), 1, MOST_WAYS);
+    for (List<PlanEdit> way : request.ways) {
+      Check.present("ways", way);
+      Check.range("ways", way.size(), 1, MOST_EDITS);
+      way.forEach(e -> Check.present("ways", e instanceof PlanEdit.Replace ? null : e));
+    }
+    StoredPlan plan = plans.get(id, person);
+    Engine engine = weather.engine(season, plan);
+    List<Engine> elsewhere =
+        Stream.of("normal", "dry", "wet")
+            .filter(key -> !key.equals(season))
+            .map(key -> weather.engine(key, plan))
+            .toList();
+    FarmPlan stated = plan.content();
+    return InFullView.of(
+        InFull.of(engine, elsewhere, stated, gap(engine, stated, request.gap), request.ways));
+  }
+
+  private static final int MOST_WAYS = 20;
+  private static final int MOST_EDITS = 200;
+
+  private static Gap gap(Engine engine, FarmPlan stated, int gap) {
+    List<Gap> gaps = engine.gaps(engine.simulate(stated));
+    if (gap < 0 || gap >= gaps.size()) {
+      throw new Refused(ServerReason.NO_SUCH_GAP, "gap", gaps.size());
+    }
+    return gaps.get(gap);
   }
 
   private static Optional<Lot> pattern(FarmPlan stated, String lotId) {

@@ -162,6 +162,8 @@ class OpenApiConfig {
           Map.entry("Portion", Set.of("share", "kgPerHeadDay")),
           Map.entry("Closing", Set.of("grazeUntilExclusive")),
           Map.entry("LeverView", Set.of("cost")),
+          Map.entry("PriceView", Set.of("low", "likely", "high")),
+          Map.entry("BillLine", Set.of("priceId")),
           Map.entry("PlanView", Set.of("undo", "redo")),
           Map.entry("Session", Set.of("who")),
           Map.entry("EditRequest", Set.of("onTopOf", "alsoIn")),

@@ -1,0 +1,97 @@
+<script lang="ts">
+  import type { Lever } from '../api/client';
+  import DateField from '../form/DateField.svelte';
+  import NumberField from '../form/NumberField.svelte';
+  import { newest } from '../words/levers';
+
+  /** What of a way can be changed before it is tried: when, and how many. */
+  let {
+    way,
+    buyDate,
+    ontry,
+    onbuy,
+  }: { way: Lever; buyDate: string; ontry: () => void; onbuy: (iso: string) => void } = $props();
+
+  function setUnits(units: number) {
+    if (way.edits[0].putPurchase)
+      way.edits[0].putPurchase.lot.units = Math.max(1, Math.round(units));
+    ontry();
+  }
+  function setDate(which: 'fromInclusive' | 'toExclusive', iso: string) {
+    const closing = way.edits[0].putClosing;
+    if (!closing) return;
+    closing[which] = iso;
+    if (closing.grazeUntilExclusive && closing.grazeUntilExclusive <= closing.toExclusive) {
+      closing.grazeUntilExclusive = null; // opened past its use-by day: it may be eaten to the end
+    }
+    ontry();
+  }
+  function setFewer(by: { head?: number; date?: string }) {
+    const group = way.edits[0].putGroup;
+    if (!group) return;
+    Object.assign(newest(group.changes), by);
+    ontry();
+  }
+  function setDay(of: 'putCut' | 'putDressing', iso: string) {
+    const item = way.edits[0][of];
+    if (!item) return;
+    item.date = iso;
+    ontry();
+  }
+</script>
+
+<div class="inputs">
+  {#if way.kind === 'STOCKPILE' && way.edits[0].putClosing}
+    <DateField
+      label="Shut from"
+      value={way.edits[0].putClosing.fromInclusive}
+      onchange={(v) => v && setDate('fromInclusive', v)}
+    />
+    <DateField
+      label="Open on"
+      value={way.edits[0].putClosing.toExclusive}
+      onchange={(v) => v && setDate('toExclusive', v)}
+    />
+  {:else if way.edits[0].putPurchase}
+    <NumberField
+      label="Bales"
+      quantity="count"
+      value={way.edits[0].putPurchase.lot.units}
+      onchange={(v) => v !== null && setUnits(v)}
+    />
+    <DateField label="There on" value={buyDate} onchange={(v) => v && onbuy(v)} />
+  {:else if way.edits[0].putCut}
+    <DateField
+      label="Cut on"
+      value={way.edits[0].putCut.date}
+      onchange={(v) => v && setDay('putCut', v)}
+    />
+  {:else if way.edits[0].putDressing}
+    <DateField
+      label="Spread on"
+      value={way.edits[0].putDressing.date}
+      onchange={(v) => v && setDay('putDressing', v)}
+    />
+  {:else if way.kind === 'SELL' || way.kind === 'SEND_AWAY'}
+    <NumberField
+      label="Head"
+      quantity="count"
+      value={newest(way.edits[0].putGroup!.changes).head}
+      onchange={(v) => v !== null && setFewer({ head: Math.max(1, Math.round(v)) })}
+    />
+    <DateField
+      label="On"
+      value={newest(way.edits[0].putGroup!.changes).date}
+      onchange={(v) => v && setFewer({ date: v })}
+    />
+  {/if}
+</div>
+
+<style>
+  .inputs {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 0.75rem;
+    margin: 0.4rem 0;
+  }
+</style>

@@ -1,0 +1,174 @@
+<script lang="ts">
+  import type { Lever } from '../api/client';
+  import { thePlan } from '../plan/context';
+  import { shortDate, today } from '../units/dates';
+  import { figure, unitOf } from '../units/units';
+  import { costText, perBulk } from '../words/infull';
+  import { LEVER_KINDS } from '../words/levers';
+  import { wayKey, type GapWays } from './ways.svelte';
+
+  const open = thePlan();
+
+  let { ways, title, season }: { ways: GapWays; title: (way: Lever) => string; season: string } =
+    $props();
+
+  /** Of a kind so many are shown at first: those that bring most. */
+  const FIRST = 3;
+  let whole = $state<string[]>([]);
+  const currency = $derived(open.view!.farm.currency);
+  const kinds = $derived(
+    (Object.keys(LEVER_KINDS) as Lever['kind'][]).map((kind) => ({
+      kind,
+      said: LEVER_KINDS[kind],
+      found: ways.levers.filter((l) => l.kind === kind),
+    })),
+  );
+  const each = (l: Lever) =>
+    l.cost === null ? '' : perBulk(l.cost, l.bringsKg, currency, open.system);
+</script>
+
+<div class="list">
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+  <div class="scroll" tabindex="0" role="region" aria-label="Ways">
+    <table>
+      <thead>
+        <tr>
+          <th scope="col" class="tick"><span class="visually-hidden">Try together</span></th>
+          <th scope="col" class="way-column">Way</th>
+          <th scope="col">Decide by</th>
+          <th scope="col" class="number">Brings, {unitOf('bulk', open.system)}</th>
+          <th scope="col" class="number">Bare days left</th>
+          <th scope="col" class="number">Cost</th>
+        </tr>
+      </thead>
+      {#each kinds.filter((k) => k.found.length) as { kind, said, found } (kind)}
+        <tbody>
+          <tr class="kind">
+            <th scope="rowgroup" colspan="6">{said.name}<small>{said.note}</small></th>
+          </tr>
+          {#each whole.includes(kind) ? found : found.slice(0, FIRST) as lever (wayKey(lever))}
+            <tr class:chosen={ways.chosen && ways.chosenKey === wayKey(lever)}>
+              <td class="tick"
+                ><input
+                  type="checkbox"
+                  class="checkbox"
+                  aria-label={`Try with others: ${title(lever)}`}
+                  checked={ways.picked(lever)}
+                  onchange={() => ways.toggle(lever)}
+                /></td
+              >
+              <th scope="row">
+                <button class="btn plain way" onclick={() => ways.choose(lever)}
+                  >{title(lever)}</button
+                >
+              </th>
+              <td class="date"
+                >{shortDate(lever.decideBy)}{lever.decideBy < today() ? ', passed' : ''}</td
+              >
+              <td class="number">{figure(lever.bringsKg, 'bulk', open.system)}</td>
+              <td class="number">{lever.bareDaysAfter}</td>
+              <td class="cost"
+                >{lever.cost === null
+                  ? 'no price'
+                  : Math.abs(lever.cost) < 0.5
+                    ? said.costs
+                    : costText(lever.cost, currency)}{#if each(lever)}<small>{each(lever)}</small
+                  >{/if}</td
+              >
+            </tr>
+          {/each}
+          {#if found.length > FIRST && !whole.includes(kind)}
+            <tr>
+              <th scope="row" colspan="6"
+                ><button class="btn plain way" onclick={() => (whole = [...whole, kind])}
+                  >{found.length - FIRST} more: {said.name.toLowerCase()}</button
+                ></th
+              >
+            </tr>
+          {/if}
+        </tbody>
+      {/each}
+    </table>
+  </div>
+  {#if kinds.some((k) => !k.found.length)}
+    <details class="none">
+      <summary>What was looked at and is not offered</summary>
+      <ul>
+        {#each kinds.filter((k) => !k.found.length) as { kind, said } (kind)}
+          <li><strong>{said.name}</strong>: {said.none}</li>
+        {/each}
+      </ul>
+    </details>
+  {/if}
+  <p class="quiet">
+    Free ways first; each is tried alone on the whole year, and none is offered that brings less
+    than a hundredth of the gap. Decide by: the last day on which it still brings nearly as much.
+    Brings: how much less is bare over the year, {season
+      ? season.charAt(0).toLowerCase() + season.slice(1)
+      : 'in a normal season'}. A shut field leans on the others meanwhile; that is counted. Costs by
+    your <a href={`#/plan/${open.view!.id}/prices`}>prices</a>, and the product’s guess where you
+    state none.
+  </p>
+</div>
+
+<style>
+  .list {
+    min-width: 0;
+  }
+  .scroll {
+    max-height: 40rem;
+    overflow: auto;
+  }
+  table {
+    width: 100%;
+  }
+  td,
+  th {
+    padding: 0.2rem 0.4rem;
+    border-bottom: 1px solid var(--line);
+  }
+  .tick {
+    width: 28px;
+    padding-right: 0;
+  }
+  .way {
+    text-align: left;
+    white-space: normal;
+    justify-content: flex-start;
+    width: 100%;
+  }
+  .cost {
+    text-align: right;
+    font-size: 14px;
+    white-space: nowrap;
+  }
+  .way-column {
+    width: 46%;
+  }
+  .kind th {
+    padding-top: 0.7rem;
+    color: var(--ink);
+    font-weight: 700;
+  }
+  small {
+    display: block;
+    font-weight: 400;
+    color: var(--quiet);
+  }
+  .none {
+    margin: 0.6rem 0;
+  }
+  .none li {
+    padding: 0.2rem 0;
+  }
+  summary {
+    cursor: pointer;
+    min-height: 2rem;
+  }
+  .date {
+    white-space: nowrap;
+  }
+  .chosen {
+    background: var(--frost);
+  }
+</style>

@@ -1,0 +1,172 @@
+import { isoOf } from '../units/dates';
+import type { Edit, Gap, InFull, Lever } from '../api/client';
+import type { PlanSession } from '../plan/session.svelte';
+import { storeGaps } from '../words/year';
+
+/** Hay is bought some time before it is wanted, not on the plan's first day. */
+const BOUGHT_BEFORE_DAYS = 14;
+
+const plain = <T>(value: T): T => $state.snapshot(value) as T;
+
+/** One way is told from another by what it would change. */
+export const wayKey = (way: Lever) => `${way.kind} ${JSON.stringify(way.edits)}`;
+
+/**
+ * Ways out of one gap: those that were found, the one that is looked at, and those that are tried
+ * together with it.
+ */
+export class GapWays {
+  levers = $state.raw<Lever[]>([]);
+  looking = $state(true);
+  /** The way that is looked at, with what was changed in it. */
+  chosen = $state<Lever | null>(null);
+  chosenKey = $state('');
+  /** Ways of the set, as they were when they were put there. */
+  picks = $state.raw<Lever[]>([]);
+  /** What the set and the chosen one do; null until the answer is there. */
+  full = $state.raw<InFull | null>(null);
+  trouble = $state('');
+  buyDate = $state('');
+  private next: Edit[][] | null = null;
+  private asking = false;
+  /** The screen was left: nothing more is asked or read. */
+  private gone = false;
+
+  constructor(
+    private readonly open: PlanSession,
+    private readonly from: number,
+  ) {
+    const start = open.view!.year.start;
+    this.buyDate = isoOf(start, Math.max(0, (this.gap?.firstDay ?? 0) - BOUGHT_BEFORE_DAYS));
+  }
+
+  /** The gap that was asked for, or what is left of it; else the first that there is. */
+  get gap(): Gap | undefined {
+    const all = storeGaps(this.open.view!.year);
+    return all.find((g) => g.lastDay >= this.from) ?? all[0];
+  }
+  private get place(): number {
+    return this.open.view!.year.gaps.indexOf(this.gap!);
+  }
+
+  leave() {
+    this.gone = true;
+    this.open.dropTrial();
+  }
+
+  /** Finds the ways anew; what is chosen and picked is let go. */
+  async look() {
+    this.looking = true;
+    this.chosen = null;
+    this.picks = [];
+    this.full = null;
+    this.trouble = '';
+    this.open.dropTrial();
+    try {
+      const found = this.gap
+        ? await this.open.api.levers(this.open.view!.id, this.place, this.buyDate, null)
+        : [];
+      if (this.gone) return;
+      this.levers = found;
+    } catch (e) {
+      if (!this.gone) this.open.error = this.open.explain(e);
+    }
+    this.looking = false;
+  }
+
+  choose(way: Lever) {
+    this.chosen = plain(way);
+    this.chosenKey = wayKey(way);
+    this.try();
+  }
+
+  /** The ways that are tried: those of the set, and the chosen one unless it is one of them. */
+  get tried(): Lever[] {
+    if (!this.chosen) return this.picks;
+    const rest = this.picks.filter((p) => wayKey(p) !== this.chosenKey);
+    return [...rest, this.chosen];
+  }
+  picked(way: Lever): boolean {
+    return this.picks.some((p) => wayKey(p) === wayKey(way));
+  }
+  toggle(way: Lever) {
+    const key = wayKey(way);
+    this.picks = this.picked(way)
+      ? this.picks.filter((p) => wayKey(p) !== key)
+      : [...this.picks, plain(way)];
+    if (this.chosenKey === key) this.chosen = null;
+    this.try();
+  }
+  /** Puts the chosen one, as it was changed, into the set. */
+  pickChosen() {
+    if (!this.chosen) return;
+    this.picks = plain(this.tried);
+    this.chosen = null;
+    this.chosenKey = '';
+  }
+  drop() {
+    this.picks = [];
+    this.chosen = null;
+    this.chosenKey = '';
+    this.try();
+  }
+
+  /** Asks what is tried does; of several questions only the newest is asked. */
+  try() {
+    const ways = plain(this.tried).map((w) => w.edits as Edit[]);
+    if (!ways.length) {
+      this.next = null;
+      this.full = null;
+      this.open.dropTrial();
+      return;
+    }
+    this.next = ways;
+    if (!this.asking) void this.ask();
+  }
+
+  private async ask() {
+    this.asking = true;
+    while (this.next && !this.gone) {
+      const ways = this.next;
+      this.next = null;
+      try {
+        const full = await this.open.api.ways(this.open.view!.id, this.place, ways);
+        if (this.gone || this.next || !this.tried.length) continue;
+        this.full = full;
+        this.trouble = '';
+        void this.open.tryOut(full.edits as Edit[]);
+      } catch (e) {
+        if (this.gone) break;
+        this.full = null;
+        this.trouble = this.open.explain(e);
+      }
+    }
+    this.asking = false;
+  }
+
+  /** Puts what is tried into the plan; true where that was done. */
+  async apply(): Promise<boolean> {
+    if (!this.full) return false;
+    return (await this.open.edit(plain(this.full.edits) as Edit[])) && !this.gone;
+  }
+
+  /** Keeps what is tried as a plan of its own; its address. */
+  async keep(name: string): Promise<string | null> {
+    if (!this.full) return null;
+    const edits = plain(this.full.edits) as Edit[];
+    const { id } = await this.open.api.copy(this.open.view!.id, name);
+    const made = await this.open.api.plan(id);
+    await this.open.api.edit(id, { revision: made.revision, onTopOf: null, edits, alsoIn: [] });
+    return id;
+  }
+
+  async moveBuying(iso: string) {
+    this.buyDate = iso;
+    const set = this.picks;
+    await this.look();
+    if (this.gone) return;
+    this.picks = set;
+    const hay = this.levers.find((l) => l.kind === 'BUY_HAY');
+    if (hay) this.choose(hay);
+  }
+}
