@@ -29,6 +29,7 @@ export class GapWays {
   buyDate = $state('');
   private next: Edit[][] | null = null;
   private asking = false;
+  private answered: Promise<void> = Promise.resolve();
   /** The screen was left: nothing more is asked or read. */
   private gone = false;
 
@@ -121,7 +122,7 @@ export class GapWays {
       return;
     }
     this.next = ways;
-    if (!this.asking) void this.ask();
+    if (!this.asking) this.answered = this.ask();
   }
 
   private async ask() {
@@ -146,12 +147,14 @@ export class GapWays {
 
   /** Puts what is tried into the plan; true where that was done. */
   async apply(): Promise<boolean> {
+    await this.answered;
     if (!this.full) return false;
     return (await this.open.edit(plain(this.full.edits) as Edit[])) && !this.gone;
   }
 
   /** Keeps what is tried as a plan of its own; its address. */
   async keep(name: string): Promise<string | null> {
+    await this.answered;
     if (!this.full) return null;
     const edits = plain(this.full.edits) as Edit[];
     const { id } = await this.open.api.copy(this.open.view!.id, name);

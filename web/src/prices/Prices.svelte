@@ -2,6 +2,7 @@
   import { onMount } from 'svelte';
   import type { Price } from '../api/client';
   import { thePlan } from '../plan/context';
+  import { weightsIn } from '../units/units';
   import { money, priceUnit, PRICE_GROUPS, seasonText, usualText } from '../words/prices';
   import Tabs from '../form/Tabs.svelte';
   import PriceRow from './PriceRow.svelte';
@@ -33,7 +34,9 @@
   const words = $derived(sought.trim().toLowerCase().split(/\s+/));
   const fits = (p: Price) =>
     (!onlyOwn || p.own) &&
-    words.every((w) => `${p.what} ${PRICE_GROUPS[p.group] ?? ''}`.toLowerCase().includes(w));
+    words.every((w) =>
+      `${weightsIn(p.what, open.system)} ${PRICE_GROUPS[p.group] ?? ''}`.toLowerCase().includes(w),
+    );
   const looking = $derived(sought.trim() !== '' || onlyOwn);
   const groups = $derived(
     Object.entries(PRICE_GROUPS)

@@ -150,6 +150,61 @@ class CloseTheGapTest {
   }
 
   @Test
+  void twoWaysAreTriedTogetherKeptAsAPlanAndComparedWithThisOne() {
+    go("Close this gap");
+    page.getByLabel("Try with others: Open Mill Bottom from").first().check();
+    page.getByLabel("Try with others: Sell 18 of Steers").check();
+    Locator full = page.getByTestId("in-full");
+    assertThat(full).containsText("Alone they bring");
+    assertThat(full).containsText("Brings in USD");
+    side("By month");
+    assertThat(full.locator("tbody")).containsText("Mar 2028");
+    side("Dry and wet");
+    assertThat(full.locator("tbody tr")).hasCount(2);
+    side("Cost");
+    assertThat(page.getByTestId("bill")).containsText("18 head at USD 40 a head");
+    button("Keep as a plan of its own").click();
+    Hand.input(page, "Name of the plan").fill("Sell early");
+    button("Keep it").click();
+    assertThat(page.getByTestId("close-gap")).containsText("Kept as Sell early.");
+    assertThat(verdict()).containsText("Hay runs out on 13 March");
+    button("Throw away").click();
+    assertThat(page.getByTestId("set")).hasCount(0);
+    page.reload();
+    assertThat(verdict()).containsText(RUNS_OUT);
+    Locator beside = page.getByTestId("plans-beside");
+    beside.getByLabel("Sell early").check();
+    assertThat(beside.locator("thead")).containsText("Sell early");
+    assertThat(beside).containsText("27 days");
+    assertThat(beside).containsText("4 days");
+  }
+
+  @Test
+  void aPriceOfOnesOwnChangesWhatAWayCosts() {
+    go("Close this gap");
+    button("Sell 18 of Steers").click();
+    side("Cost");
+    Locator bill = page.getByTestId("bill");
+    assertThat(bill).containsText("lb live at USD 4.04 a lb live");
+    page.getByTestId("close-gap").getByRole(AriaRole.LINK).last().click();
+    page.getByLabel("Find a price").fill("steer 510");
+    page.getByLabel("Steer, about 510 lb, USD a lb live").fill("3.5");
+    page.keyboard().press("Enter");
+    assertThat(page.getByLabel("moves with the season")).hasCount(1);
+    page.getByLabel("Find a price").fill("");
+    page.getByLabel("Only your own (1)").check();
+    assertThat(page.locator("summary")).hasCount(1);
+    go("Gaps");
+    button("Ways to close it").click();
+    button("Sell 18 of Steers").click();
+    side("Cost");
+    assertThat(bill).containsText("lb live at USD 3.50 a lb live");
+    go("Year");
+    button("Undo").click();
+    assertThat(button("Redo")).isEnabled();
+  }
+
+  @Test
   void aClosingIsMovedByKeyboardOnItsLane() {
     go("Close this gap");
     button("Shut Mill Bottom").click();
