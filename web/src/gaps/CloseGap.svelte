@@ -24,7 +24,9 @@
   const gap = $derived(ways.gap);
   const gaps = $derived(storeGaps(stored));
   const wayName = (id: string) => open.catalogue!.losses.find((l) => l.id === id)?.name ?? id;
-  const title = (l: Lever) => leverTitle(l, farm, wayName);
+  const cropName = (id: string) =>
+    (open.forages.find((f) => f.id === id)?.name ?? id).toLowerCase();
+  const title = (l: Lever) => leverTitle(l, farm, wayName, cropName);
   const season = $derived(
     inSeasonWords(open.season, seasonOptions(open.view!.plan, open.records, open.season)),
   );

@@ -13,7 +13,7 @@
     unpricedText,
   } from '../words/infull';
   import { money } from '../words/prices';
-  import { storeGaps } from '../words/year';
+  import { sowingOutcome, storeGaps } from '../words/year';
 
   const open = thePlan();
 
@@ -35,6 +35,13 @@
     full.months.filter((m) =>
       [m.bareKgLess, m.grazedKgMore, m.storedKgMore, m.needKgLess].some((v) => Math.abs(v) > 50),
     ),
+  );
+  /** What becomes of crops that are sown by it. */
+  const sown = $derived(
+    full.edits
+      .flatMap((e) => (e.putSowing ? [e.putSowing.id] : []))
+      .flatMap((id) => open.trial?.sowings.find((s) => s.sowingId === id) ?? [])
+      .map((s) => sowingOutcome(s, stored.start, open.system)),
   );
   const sentence = (text: string) => text[0].toUpperCase() + text.slice(1);
   const SEASONS: Record<string, string> = {
@@ -100,6 +107,7 @@
             {/if}
           </tbody>
         </table>
+        {#each sown as sentence (sentence)}<p class="aside">{sentence}</p>{/each}
         {#each otherSide(full, open.system) as sentence (sentence)}<p class="aside">
             {sentence}
           </p>{/each}

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import type { Lever } from '../api/client';
+  import type { Lever, Sowing } from '../api/client';
+  import Choice from '../form/Choice.svelte';
   import DateField from '../form/DateField.svelte';
   import NumberField from '../form/NumberField.svelte';
   import { newest } from '../words/levers';
@@ -32,6 +33,18 @@
     Object.assign(newest(group.changes), by);
     ontry();
   }
+  function setSowing(by: { sowOn?: string; preparation?: Sowing['preparation'] }) {
+    const sowing = way.edits[0].putSowing;
+    if (!sowing) return;
+    Object.assign(sowing, by);
+    ontry();
+  }
+  const PREPARED: { id: Sowing['preparation']; name: string }[] = [
+    { id: 'GRAZE_DOWN', name: 'Grazed down, into the sod' },
+    { id: 'LIGHT_DISKING', name: 'Light disking' },
+    { id: 'BURN_DOWN', name: 'Burn-down' },
+    { id: 'FULL_SEEDBED', name: 'Full seedbed; the old stand ends' },
+  ];
   function setDay(of: 'putCut' | 'putDressing', iso: string) {
     const item = way.edits[0][of];
     if (!item) return;
@@ -71,6 +84,18 @@
       label="Spread on"
       value={way.edits[0].putDressing.date}
       onchange={(v) => v && setDay('putDressing', v)}
+    />
+  {:else if way.kind === 'SOW' && way.edits[0].putSowing}
+    <DateField
+      label="Sow on"
+      value={way.edits[0].putSowing.sowOn}
+      onchange={(v) => v && setSowing({ sowOn: v })}
+    />
+    <Choice
+      label="Ground"
+      value={way.edits[0].putSowing.preparation}
+      options={PREPARED}
+      onchange={(v) => setSowing({ preparation: v as Sowing['preparation'] })}
     />
   {:else if way.kind === 'SELL' || way.kind === 'SEND_AWAY'}
     <NumberField

@@ -2,7 +2,7 @@
   import type { Lever } from '../api/client';
   import { thePlan } from '../plan/context';
   import { shortDate, today } from '../units/dates';
-  import { figure, unitOf } from '../units/units';
+  import { amount, figure, unitOf } from '../units/units';
   import { costText, perBulk } from '../words/infull';
   import { LEVER_KINDS } from '../words/levers';
   import { wayKey, type GapWays } from './ways.svelte';
@@ -20,9 +20,15 @@
     (Object.keys(LEVER_KINDS) as Lever['kind'][]).map((kind) => ({
       kind,
       said: LEVER_KINDS[kind],
-      found: ways.levers.filter((l) => l.kind === kind),
+      found: ways.levers.filter((l) => l.kind === kind && l.decideBy >= today()),
+      late: ways.levers.filter((l) => l.kind === kind && l.decideBy < today()),
     })),
   );
+  const lastOf = (late: Lever[]) =>
+    late
+      .map((l) => l.decideBy)
+      .sort()
+      .at(-1)!;
   const each = (l: Lever) =>
     l.cost === null ? '' : perBulk(l.cost, l.bringsKg, currency, open.system);
 </script>
@@ -62,9 +68,7 @@
                   >{title(lever)}</button
                 >
               </th>
-              <td class="date"
-                >{shortDate(lever.decideBy)}{lever.decideBy < today() ? ', passed' : ''}</td
-              >
+              <td class="date">{shortDate(lever.decideBy)}</td>
               <td class="number">{figure(lever.bringsKg, 'bulk', open.system)}</td>
               <td class="number">{lever.bareDaysAfter}</td>
               <td class="cost"
@@ -94,8 +98,12 @@
     <details class="none">
       <summary>What was looked at and is not offered</summary>
       <ul>
-        {#each kinds.filter((k) => !k.found.length) as { kind, said } (kind)}
-          <li><strong>{said.name}</strong>: {said.none}</li>
+        {#each kinds.filter((k) => !k.found.length) as { kind, said, late } (kind)}
+          <li>
+            <strong>{said.name}</strong>: {late.length
+              ? `too late since ${shortDate(lastOf(late))}; it would have brought ${amount(late[0].bringsKg, 'bulk', open.system)}.`
+              : said.none}
+          </li>
         {/each}
       </ul>
     </details>

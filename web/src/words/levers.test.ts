@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { LEVER_KINDS, leverTitle } from './levers';
+import { LEVER_KINDS, leverTitle, setName } from './levers';
 
 const FARM = {
   fields: [
@@ -46,8 +46,28 @@ describe('ways', () => {
     expect(title('CUT_SURPLUS', { putCut: { fieldId: 'c', date: '2027-05-28' } })).toBe(
       'Cut Long Acre on 28 May',
     );
+    expect(
+      leverTitle(
+        {
+          kind: 'SOW',
+          edits: [{ putSowing: { fieldId: 'b', forageId: 'rye', sowOn: '2027-09-05' } }],
+        } as never,
+        FARM,
+        () => '',
+        () => 'cereal rye',
+      ),
+    ).toBe('Sow cereal rye on Saddle, 5 Sep');
+    expect(title('MOVE_BIRTHS', { putGroup: { name: 'Cows', birthStart: '--03-31' } })).toBe(
+      'Births of Cows from 31 Mar',
+    );
     expect(title('NITROGEN', { putDressing: { fieldId: 'c', date: '2027-09-10' } })).toBe(
       'Nitrogen on Long Acre, 10 Sep',
+    );
+  });
+
+  it('are called together by what they do', () => {
+    expect(setName(['Sell 12 of Steers, 6 Jan', 'Buy 40 round bales'])).toBe(
+      'Sell 12 of Steers and buy 40 round bales',
     );
   });
 

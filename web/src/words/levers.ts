@@ -67,6 +67,18 @@ export const LEVER_KINDS: Record<Kind, LeverKind> = {
     costs: 'fertiliser',
     none: 'No grass that is eaten in it answers in time, or it would bring too little.',
   },
+  SOW: {
+    name: 'Sow a crop',
+    note: 'Green feed from ground that lies idle or gives little then. The field is out of use until it is ready, and some sowings fail. Crops have cautions of their own: they show once one is planned.',
+    costs: 'seed and drill',
+    none: 'No crop that fits the place is ready in time, or what it costs is far dearer than hay.',
+  },
+  MOVE_BIRTHS: {
+    name: 'Move births',
+    note: 'Milk asks for most, where the grass gives it. Decided when the males go in; the young are another age when they are sold, and some dams come late.',
+    costs: 'free',
+    none: 'No births of those that go short fall into the plan, or moving them brings too little.',
+  },
   SELL: {
     name: 'Sell before it',
     note: 'Growing stock first, then males; of those that breed only what is open, old or unsound. Prices fall as the district runs short.',
@@ -100,8 +112,14 @@ function has<K extends keyof Edit>(lever: Lever, key: K): NonNullable<Edit[K]> {
  * What a way does, in one sentence.
  *
  * @param wayName what a way of feeding is called
+ * @param cropName what a crop is called, in a sentence
  */
-export function leverTitle(lever: Lever, farm: Farm, wayName: (id: string) => string): string {
+export function leverTitle(
+  lever: Lever,
+  farm: Farm,
+  wayName: (id: string) => string,
+  cropName: (id: string) => string = (id) => id,
+): string {
   const field = (id: string) => farm.fields.find((f) => f.id === id)?.name ?? id;
   const lot = (id: string) => farm.lots.find((l) => l.id === id)?.name ?? id;
   switch (lever.kind) {
@@ -132,6 +150,14 @@ export function leverTitle(lever: Lever, farm: Farm, wayName: (id: string) => st
     case 'NITROGEN': {
       const dressing = has(lever, 'putDressing');
       return `Nitrogen on ${field(dressing.fieldId)}, ${shortDate(dressing.date)}`;
+    }
+    case 'SOW': {
+      const sowing = has(lever, 'putSowing');
+      return `Sow ${cropName(sowing.forageId)} on ${field(sowing.fieldId)}, ${shortDate(sowing.sowOn)}`;
+    }
+    case 'MOVE_BIRTHS': {
+      const group = has(lever, 'putGroup');
+      return `Births of ${group.name} from ${shortDate(`2001-${group.birthStart!.slice(2)}`)}`;
     }
     case 'SELL': {
       const group = has(lever, 'putGroup');

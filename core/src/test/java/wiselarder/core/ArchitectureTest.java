@@ -153,6 +153,7 @@ class ArchitectureTest {
               "closing",
               Set.of(
                   "cost",
+                  "price",
                   "day",
                   "resolved",
                   "engine",

@@ -69,7 +69,7 @@ public final class FewerMouths implements Lever {
     int on = away ? first : Math.max(0, first - SOLD_BEFORE_DAYS);
     int there = (int) Math.floor(trial.before().resolved().groupYear(g).head(on) + 1e-9);
     boolean breeds = !away && SellingOrder.rung(group) > 2;
-    int all = breeds ? (int) Math.floor(there * OPEN_AND_OLD) : there;
+    int all = breeds ? (int) Math.floor(there * OPEN_AND_OLD) : there - kept(trial, group);
     if (all < 1 || Double.isNaN(trial.bringsIfAllowed(gone(trial, group, all, on)))) {
       return Optional.empty();
     }
@@ -84,6 +84,26 @@ public final class FewerMouths implements Lever {
             : trial.latest(on, trial.gap().lastDay(), kg, d -> gone(trial, group, head, d));
     return Optional.of(new Candidate(gone(trial, group, head, on), trial.year().date(last)));
   }
+
+  /** Males that the females of their kind on the farm want, where they are to be sold. */
+  private int kept(Trial trial, AnimalGroup group) {
+    String of = group.kind().substring(group.kind().indexOf('/') + 1);
+    if (away || !MALES.contains(of)) {
+      return 0;
+    }
+    String species = group.kind().substring(0, group.kind().indexOf('/') + 1);
+    int dams =
+        trial.stated().farm().groups().stream()
+            .filter(g -> g.kind().startsWith(species) && g.birthStart() != null)
+            .mapToInt(AnimalGroup::head)
+            .sum();
+    return (int) Math.ceil(dams / DAMS_PER_MALE);
+  }
+
+  private static final List<String> MALES = List.of("bull", "ram", "buck");
+
+  /** Usual for grown males at pasture; fewer for young ones. */
+  private static final double DAMS_PER_MALE = 30;
 
   private List<PlanEdit> gone(Trial trial, AnimalGroup group, int head, int on) {
     LocalDate from = trial.year().date(on);

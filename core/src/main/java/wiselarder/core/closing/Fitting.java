@@ -78,6 +78,15 @@ public record Fitting(String forageId, List<Reason> against) {
         .toList();
   }
 
+  /** What speaks against one crop, grazed, on a day; empty where it fits. */
+  static List<Reason> against(
+      Forage crop, FarmPlan stated, Catalogue product, LocalDate sowOn, boolean irrigated) {
+    Catalogue catalogue = product.on(stated.farm());
+    Climate climate = catalogue.climate(stated.farm().climateId());
+    WeatherYear normal = NormalYear.of(climate, new PlanYear(sowOn, 13));
+    return against(crop, catalogue, climate, normal, stated.farm(), irrigated, false);
+  }
+
   private static List<Reason> against(
       Forage f,
       Catalogue catalogue,

@@ -21,6 +21,8 @@ public interface Lever {
         new WeanSooner(),
         new CutSurplus(),
         new Dress(),
+        new SowCrop(),
+        new MoveBirths(),
         FewerMouths.sold(),
         FewerMouths.away());
   }

@@ -39,6 +39,9 @@ public record LeverOption(
     WEAN_SOONER,
     CUT_SURPLUS,
     NITROGEN,
+    /** A crop, on a field that lies idle then or gives little. */
+    SOW,
+    MOVE_BIRTHS,
     SELL,
     SEND_AWAY,
     BUY_HAY

@@ -1,5 +1,7 @@
 package wiselarder.core.closing;
 
+import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -14,6 +16,7 @@ import wiselarder.core.engine.Engine;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.gap.GapFinder;
+import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
@@ -48,9 +51,33 @@ public final class Trial {
             l ->
                 l.candidates(this).stream()
                     .map(c -> measure(l, c))
-                    .filter(o -> worthIt(o.bringsKg()))
+                    .filter(o -> worthIt(o.bringsKg()) && !tooDear(o))
                     .sorted(most))
         .toList();
+  }
+
+  /** So many times the price of hay is more than feed is ever worth. Assumption. */
+  private static final double TOO_DEAR = 4;
+
+  /** Hay to be had anywhere, and its dry matter. */
+  private static final String HAY = "hay_orchardgrass_early";
+
+  private static final double HAY_DM_SHARE = 0.87;
+
+  /** Where hay itself would be far cheaper, a way is no advice. */
+  private boolean tooDear(LeverOption o) {
+    if (o.cost() == null || o.cost() <= 0) {
+      return false;
+    }
+    int month = year().date(gap.firstDay()).getMonthValue();
+    double perKg =
+        engine
+            .catalogue()
+            .pricesOn(stated.farm())
+            .of(HAY)
+            .map(p -> p.in(month, isDry()) / 1000 / HAY_DM_SHARE)
+            .orElse(Double.POSITIVE_INFINITY);
+    return o.cost() / o.bringsKg() > TOO_DEAR * perKg;
   }
 
   /** What a candidate does to the year, against doing nothing. */
@@ -224,9 +251,50 @@ public final class Trial {
     return gap.groups().stream().map(Gap.GroupShare::groupId).toList();
   }
 
+  /** Those groups themselves. */
+  List<AnimalGroup> hungry() {
+    List<String> hungry = groups();
+    return stated.farm().groups().stream().filter(g -> hungry.contains(g.id())).toList();
+  }
+
   /** A group's order of feeds as the plan stands. */
   List<FeedStep> stepsOf(String groupId) {
     return stated.plan().steps().stream().filter(s -> s.groupId().equals(groupId)).toList();
+  }
+
+  /**
+   * Lets those that go short graze a field first, from a day to the end of the gap, where their
+   * order of feeds does not let them as the gap begins.
+   */
+  List<PlanEdit> opening(String fieldId, int from) {
+    List<PlanEdit> edits = new ArrayList<>();
+    for (String group : groups()) {
+      if (stepsOf(group).stream().anyMatch(s -> opens(s, fieldId))) {
+        continue;
+      }
+      List<FeedStep> steps = new ArrayList<>();
+      steps.add(
+          new FeedStep(
+              freeStep(group + "-open-" + fieldId),
+              group,
+              FeedStep.Kind.GRAZE,
+              List.of(fieldId),
+              year().date(Math.min(from, gap.firstDay())),
+              year().date(gap.lastDay() + 1)));
+      steps.addAll(stepsOf(group));
+      edits.add(new PlanEdit.SetFeeding(group, steps));
+    }
+    return edits;
+  }
+
+  private boolean opens(FeedStep step, String fieldId) {
+    LocalDate day = year().date(gap.firstDay());
+    boolean then =
+        (step.fromInclusive() == null || !day.isBefore(step.fromInclusive()))
+            && (step.toExclusive() == null || day.isBefore(step.toExclusive()));
+    return then
+        && step.kind() == FeedStep.Kind.GRAZE
+        && (step.sourceIds().isEmpty() || step.sourceIds().contains(fieldId));
   }
 
   /** An id for a step that no other has. */

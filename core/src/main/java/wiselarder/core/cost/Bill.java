@@ -34,6 +34,9 @@ public final class Bill {
 
   private static final int SMALL_PER_FEEDER = 30;
 
+  /** A feeder lasts so long: one year bears its share. Assumption. */
+  private static final double FEEDER_YEARS = 8;
+
   /** Usual weight of a unit above which a machine moves it, kg. */
   private static final double BY_HAND_KG = FeedCosts.BY_HAND_KG;
 
@@ -267,7 +270,7 @@ public final class Bill {
           was.isPresent() && !was.get().feedingMethodId().equals(lot.feedingMethodId());
       String row = feeder(lot.feedingMethodId());
       if (changed && row != null && bought.add(row)) {
-        double count = feedersFor(l);
+        double count = feedersFor(l) / FEEDER_YEARS;
         priced(prices.find(row), row, lot.name(), count, 1, 0);
       }
     }

@@ -121,7 +121,21 @@ public record AnimalGroup(
     return with(changed, sooner ? changed : youngLeave, changes);
   }
 
+  /** The same group, giving birth so many days later, with all that follows from it. */
+  public AnimalGroup withBirthsMoved(int days) {
+    return with(
+        dayAfter(birthStart, days),
+        weaning == null ? null : dayAfter(weaning, days),
+        youngLeave == null ? null : dayAfter(youngLeave, days),
+        changes);
+  }
+
   private AnimalGroup with(MonthDay weaned, MonthDay leave, List<HeadChange> changed) {
+    return with(birthStart, weaned, leave, changed);
+  }
+
+  private AnimalGroup with(
+      MonthDay birth, MonthDay weaned, MonthDay leave, List<HeadChange> changed) {
     return new AnimalGroup(
         id,
         name,
@@ -130,7 +144,7 @@ public record AnimalGroup(
         weightKg,
         gainKgPerDay,
         flatIntakeKgPerHeadDay,
-        birthStart,
+        birth,
         birthSpreadDays,
         youngPerDam,
         weaned,

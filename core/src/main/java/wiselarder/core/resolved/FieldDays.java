@@ -45,7 +45,7 @@ public final class FieldDays {
   public final boolean[] coldHalf;
 
   /**
-   * @param known a resolution of the same ground and kinds, or null
+   * @param known a resolution of the same ground, whose kinds are the first of these, or null
    */
   FieldDays(FieldPlan[] fields, PlanYear year, int coldestDoy, ResolvedPlan known) {
     int days = year.days();

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
@@ -50,7 +51,7 @@ final class FieldResolver {
   private final ResolvedPlan plan;
   private final Catalogue catalogue;
 
-  /** A resolution of the same ground and kinds, or null. */
+  /** A resolution of the same ground, whose kinds are the first of these, or null. */
   private final ResolvedPlan known;
 
   FieldResolver(ResolvedPlan plan, Catalogue catalogue, ResolvedPlan known) {
@@ -73,11 +74,23 @@ final class FieldResolver {
     boolean grown =
         there != null
             && there.field.equals(field)
-            && known.stated.plan().sowings().equals(plan.stated.plan().sowings());
+            && sown(known, field.id()).equals(sown(plan, field.id()));
     if (grown) {
       return sameDates(field.id()) ? there : dated(there.undated());
     }
     return dated(grown(field, at));
+  }
+
+  /** What is sown on a field, by its number among all sowings. */
+  private static Map<Integer, Sowing> sown(ResolvedPlan of, String fieldId) {
+    Map<Integer, Sowing> sown = new HashMap<>();
+    List<Sowing> all = of.stated.plan().sowings();
+    for (int n = 0; n < all.size(); n++) {
+      if (all.get(n).fieldId().equals(fieldId)) {
+        sown.put(n, all.get(n));
+      }
+    }
+    return sown;
   }
 
   private boolean sameDates(String fieldId) {

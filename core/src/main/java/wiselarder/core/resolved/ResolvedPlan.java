@@ -442,8 +442,11 @@ public final class ResolvedPlan {
     this.normal = weather;
     this.cautions = cautions(always, inWeather, weather, normal);
     Forage[] grown = kinds(stated, catalogue);
-    ResolvedPlan known =
-        onGround && like.weather == normal && Arrays.equals(like.kinds, grown) ? like : null;
+    ResolvedPlan here = onGround && like.weather == normal ? like : null;
+    // kinds that a sowing adds come after those that were there, which keep their places
+    int same = here == null ? 0 : begins(like.kinds, grown);
+    ResolvedPlan wider = here != null && same == like.kinds.length ? like : null;
+    ResolvedPlan known = wider != null && same == grown.length ? like : null;
     this.kinds = known == null ? grown : known.kinds;
     this.learning = catalogue.learning();
     this.feeds = learning.feeds();
@@ -452,20 +455,23 @@ public final class ResolvedPlan {
     this.worth = new QualityTable.Values[kinds.length];
     for (int k = 0; k < kinds.length; k++) {
       worth[k] = catalogue.quality().of(kinds[k].id());
-      if (known == null) {
+      if (known == null && (wider == null || k >= same)) {
         spread(GrowthIndex.season(kinds[k], year, climate), k, kinds.length, season);
       }
     }
-    this.index = known == null ? index(kinds, weather, season) : known.index;
+    if (known == null && wider != null) {
+      widen(wider.season, same, kinds.length, season);
+    }
+    this.index = known == null ? index(kinds, weather, season, wider, same) : known.index;
     Map<String, Integer> fieldIndex = new HashMap<>();
     Map<String, Integer> lotIndex = new HashMap<>();
-    this.fields = new FieldResolver(this, catalogue, known).resolve(fieldIndex);
-    this.byDay = new FieldDays(fields, year, climate.coldestDoy(), known);
+    this.fields = new FieldResolver(this, catalogue, wider).resolve(fieldIndex);
+    this.byDay = new FieldDays(fields, year, climate.coldestDoy(), wider);
     this.lots = new LotResolver(this, catalogue).resolve(lotIndex);
     this.cuts = resolveCuts(catalogue, fieldIndex, lotIndex);
-    this.groups = resolveGroups(catalogue, fieldIndex, lotIndex, known);
+    this.groups = resolveGroups(catalogue, fieldIndex, lotIndex, here);
     this.pieces = new Pieces(fields, groups, catalogue.rotation(), days);
-    this.demand = demand(groups, weather, known);
+    this.demand = demand(groups, weather, here);
     this.followsWorth = followsWorth();
     this.holds = new Holds(this);
   }
@@ -509,7 +515,7 @@ public final class ResolvedPlan {
     this.feeds = of.feeds;
     ResolvedPlan known =
         like != null && like.weather == weather && like.season == season ? like : null;
-    this.index = known == null ? index(kinds, weather, season) : known.index;
+    this.index = known == null ? index(kinds, weather, season, null, 0) : known.index;
     this.fields = of.fields;
     this.byDay = of.byDay;
     this.lots = of.lots;
@@ -607,9 +613,30 @@ public final class ResolvedPlan {
         .toArray(Forage[]::new);
   }
 
-  private static double[] index(Forage[] kinds, WeatherYear weather, double[] season) {
+  /** How many kinds at the beginning of two lists are the same. */
+  private static int begins(Forage[] one, Forage[] other) {
+    int mismatch = Arrays.mismatch(one, other);
+    return mismatch < 0 ? one.length : mismatch;
+  }
+
+  /** Puts the columns of fewer kinds into those of more. */
+  private static void widen(double[] narrow, int from, int to, double[] into) {
+    for (int at = 0, row = 0; at < narrow.length; at += from, row += to) {
+      System.arraycopy(narrow, at, into, row, from);
+    }
+  }
+
+  /**
+   * @param wider a plan of the same weather whose kinds are the first of these, or null
+   * @param same how many those are
+   */
+  private static double[] index(
+      Forage[] kinds, WeatherYear weather, double[] season, ResolvedPlan wider, int same) {
     double[] index = new double[season.length];
-    for (int k = 0; k < kinds.length; k++) {
+    if (wider != null) {
+      widen(wider.index, same, kinds.length, index);
+    }
+    for (int k = wider == null ? 0 : same; k < kinds.length; k++) {
       GrowthIndex.daily(kinds[k], weather, season, k, kinds.length, index);
     }
     return index;

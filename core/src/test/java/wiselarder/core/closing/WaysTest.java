@@ -13,6 +13,7 @@ import org.junit.jupiter.api.Test;
 import wiselarder.core.Farms;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.edit.PlanEdit;
+import wiselarder.core.forage.SowingTable;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.HeadChange;
@@ -21,6 +22,7 @@ import wiselarder.core.plan.Closing;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.HayCut;
+import wiselarder.core.plan.Sowing;
 import wiselarder.core.store.Lot;
 
 /** The ways that a farm itself offers: each does what it says, to the kilogram. */
@@ -273,5 +275,105 @@ class WaysTest {
 
   private static List<Double> summer() {
     return List.of(0.0, 0.0, 10.0, 40.0, 50.0, 30.0, 20.0, 25.0, 30.0, 20.0, 5.0, 0.0);
+  }
+
+  /** Summer grass that sleeps in winter, and rye in it; lucerne is never burnt down for it. */
+  @Test
+  void aCropIsSownWhereTheSwardSleepsAndEatenByThoseThatGoShort() {
+    Farms farms = farm().bales("few", 4).graze("herd", null, START.plusDays(60), "near");
+    farms.fields.add(Farms.stand("summer", 8, "bermudagrass", Collections.nCopies(12, 15.0), 900));
+    farms.fields.add(Farms.stand("legume", 8, "alfalfa", summer(), 900));
+    FarmPlan plan = farms.build();
+    List<LeverOption> options = options(plan, new SowCrop());
+    assertThat(options).isNotEmpty().allSatisfy(o -> keepsItsPromise(plan, o));
+    for (LeverOption o : options) {
+      Sowing sowing = put(o);
+      SowingTable.Window window =
+          ENGINE
+              .catalogue()
+              .crops()
+              .table()
+              .nearest(
+                  "transition_humid",
+                  ENGINE.catalogue().forage(sowing.forageId()),
+                  sowing.sowOn().getDayOfYear());
+      assertThat(window.open(sowing.sowOn().getDayOfYear())).isTrue();
+      if (!sowing.fieldId().equals("near")) {
+        assertThat(sowing.preparation()).isEqualTo(Sowing.Preparation.GRAZE_DOWN);
+      }
+      // seed and drill, and for a sod that is burnt down the pass: some hundred a hectare at most
+      assertThat(o.cost()).isBetween(8 * 50.0, 10 * 400.0);
+      assertThat(o.decideBy()).isAfterOrEqualTo(START);
+    }
+    LeverOption onSummer =
+        options.stream()
+            .filter(o -> ((Sowing) put(o)).fieldId().equals("summer"))
+            .findFirst()
+            .orElseThrow();
+    // nobody's order of feeds grazed it: it is opened for them
+    assertThat(onSummer.edits()).hasSize(2);
+    // a sowing that is there already is not made twice
+    FarmPlan sown = PlanEdit.all(plan, onSummer.edits());
+    assertThat(new Trial(ENGINE, sown, gap(plan)).options(List.of(new SowCrop())))
+        .allSatisfy(o -> assertThat(((Sowing) put(o)).fieldId()).isNotEqualTo("summer"));
+  }
+
+  /** Cows in milk in January ask for more than dry ones; from May on grass is there. */
+  @Test
+  void birthsAreMovedOutOfTheGapAndDecidedAPregnancyBefore() {
+    Farms farms =
+        new Farms()
+            .field("near", 30, 25, 2000)
+            .bales("hay", 60)
+            .graze("cows", null, START.plusDays(75), "near")
+            .graze("cows", START.plusDays(212), null, "near")
+            .feed("cows", null, null);
+    farms.groups.add(Farms.dams("cows", "beef/cow", 25, 550, MonthDay.of(12, 20), 0.9));
+    FarmPlan plan = farms.build();
+    LeverOption option = options(plan, new MoveBirths()).get(0);
+    AnimalGroup moved = put(option);
+    assertThat(moved.birthStart()).isEqualTo(MonthDay.of(3, 20));
+    // the first calf as it stands: 20 December 2026, and 283 days before that
+    assertThat(option.decideBy()).isEqualTo(LocalDate.of(2026, 3, 12));
+    YearBalance after = ENGINE.simulate(ENGINE.changed(plan, option.edits()));
+    assertThat(ENGINE.simulate(plan).totalBareKg() - after.totalBareKg())
+        .isCloseTo(option.bringsKg(), within(1e-6));
+    assertThat(option.cost()).isZero();
+  }
+
+  @Test
+  void birthsAreNotMovedBeforeThePlanBegins() {
+    Farms farms =
+        new Farms()
+            .field("near", 30, 25, 2000)
+            .bales("hay", 20)
+            .graze("cows", null, START.plusDays(75), "near")
+            .feed("cows", null, null);
+    farms.groups.add(Farms.dams("cows", "beef/cow", 25, 550, MonthDay.of(9, 10), 0.9));
+    FarmPlan plan = farms.build();
+    for (LeverOption o : options(plan, new MoveBirths())) {
+      AnimalGroup moved = put(o);
+      assertThat(moved.birthStart()).isGreaterThan(MonthDay.of(9, 10));
+    }
+  }
+
+  /** Two bulls are wanted for forty cows: only the third is sold. */
+  @Test
+  void malesThatAreWantedAreKept() {
+    Farms farms =
+        new Farms()
+            .field("near", 30, 10, 2000)
+            .eaters("bulls", 3, 12)
+            .graze("bulls", null, START.plusDays(40), "near")
+            .graze("cows", null, START.plusDays(40), "near");
+    farms.groups.add(Farms.dams("cows", "beef/cow", 40, 550, MonthDay.of(3, 10), 0.9));
+    FarmPlan plan = farms.build();
+    AnimalGroup sold =
+        options(plan, FewerMouths.sold()).stream()
+            .map(o -> (AnimalGroup) put(o))
+            .filter(g -> g.id().equals("bulls"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(sold.changes()).extracting(HeadChange::head).containsExactly(1);
   }
 }
