@@ -37,10 +37,29 @@ public final class LessWaste implements Lever {
     return trial.stated().farm().lots().stream()
         .map(Lot::feedingMethodId)
         .distinct()
-        .flatMap(now -> BETTER.getOrDefault(now, List.of()).stream().map(b -> List.of(now, b)))
+        .flatMap(now -> better(trial, now).stream().map(b -> List.of(now, b)))
         .flatMap(way -> fedBy(trial, way.get(0), way.get(1)).stream())
         .toList();
   }
+
+  /** Small stock eat from racks and horses from nets, whatever is used for cattle. */
+  private static List<String> better(Trial trial, String now) {
+    List<String> species =
+        trial.hungry().stream()
+            .map(g -> g.kind().substring(0, g.kind().indexOf('/')))
+            .distinct()
+            .toList();
+    boolean loose = BETTER.containsKey(now) && !now.startsWith("f_bale_graze");
+    if (loose && species.stream().allMatch(SMALL::contains)) {
+      return List.of("f_rack_small");
+    }
+    if (loose && species.equals(List.of("horse"))) {
+      return List.of("f_hay_net");
+    }
+    return BETTER.getOrDefault(now, List.of());
+  }
+
+  private static final List<String> SMALL = List.of("sheep", "goat");
 
   private static Optional<Candidate> fedBy(Trial trial, String now, String better) {
     Catalogue catalogue = trial.engine().catalogue();

@@ -45,11 +45,16 @@ public final class MoveBirths implements Lever {
       return Optional.empty();
     }
     return TRIED.stream()
-        .filter(d -> first + d >= 0)
+        .filter(d -> first + d >= 0 && (d > 0 || !frosty(trial, first + d)))
         .map(d -> new Tried(d, trial.bringsIfAllowed(edits(group, d))))
         .filter(t -> trial.worthIt(t.kg))
         .max(Comparator.comparingDouble(Tried::kg))
         .map(t -> new Candidate(edits(group, t.days), joined(trial, group, first, t.days)));
+  }
+
+  /** Nobody has young born earlier into the frost to save feed. */
+  private static boolean frosty(Trial trial, int day) {
+    return trial.before().resolved().normal().frostSeason(day);
   }
 
   private static List<PlanEdit> edits(AnimalGroup group, int days) {

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -24,8 +25,9 @@ import wiselarder.core.plan.Sowing;
  * and comes back; ground that lies bare, or carries what is sown each year, is worked.
  */
 public final class SowCrop implements Lever {
-  private static final int TRIED_CROPS = 7;
+  private static final int TRIED_CROPS = 9;
   private static final int TRIED_FIELDS = 5;
+  private static final int TRIED_GROUNDS = 3;
   private static final int BEST_CROPS = 3;
   private static final int BEST_FIELDS = 2;
 
@@ -67,7 +69,12 @@ public final class SowCrop implements Lever {
     if (fields.isEmpty() || crops.isEmpty()) {
       return List.of();
     }
-    List<Crop> best = best(crops, BEST_CROPS, c -> quick(trial, c, fields.get(0)));
+    List<Integer> grounds = grounds(trial, fields);
+    List<Crop> best =
+        best(
+            crops,
+            BEST_CROPS,
+            c -> grounds.stream().mapToDouble(f -> quick(trial, c, f)).max().orElse(0));
     List<Integer> where = best(fields, BEST_FIELDS, f -> quick(trial, best.get(0), f));
     // the best crop on the best fields, and the next ones on the best field
     List<Candidate> found = new ArrayList<>();
@@ -80,6 +87,15 @@ public final class SowCrop implements Lever {
       place(trial, crop, where.get(0)).flatMap(p -> onItsDay(trial, crop, p)).ifPresent(found::add);
     }
     return found;
+  }
+
+  /** Of fields that carry the same, the largest. */
+  private static List<Integer> grounds(Trial trial, List<Integer> fields) {
+    Map<String, Integer> largest = new LinkedHashMap<>();
+    for (int f : fields) {
+      largest.putIfAbsent(trial.stated().farm().fields().get(f).stand().forageId(), f);
+    }
+    return largest.values().stream().limit(TRIED_GROUNDS).toList();
   }
 
   private static <T> List<T> best(List<T> of, int most, ToDoubleFunction<T> kg) {
@@ -136,13 +152,14 @@ public final class SowCrop implements Lever {
       return List.of(Sowing.Preparation.LIGHT_DISKING, Sowing.Preparation.FULL_SEEDBED);
     }
     boolean sleeps = base.warmSeason() && !crop.forage.warmSeason();
-    boolean legume = base.legumeShare() >= MUCH_LEGUME;
+    boolean legume = base.legumeShare() >= Forage.MIXED_LEGUME_SHARE;
     return List.of(sleeps || legume ? Sowing.Preparation.GRAZE_DOWN : Sowing.Preparation.BURN_DOWN);
   }
 
-  private static final double MUCH_LEGUME = 0.5;
-
-  /** Ground of the farm's own that nothing is sown on yet, the largest first. */
+  /**
+   * Ground of the farm's own that nothing is sown on yet, the largest first; native grass is too
+   * slow to come back to be sown into.
+   */
   private static List<Integer> fields(Trial trial) {
     List<Field> fields = trial.stated().farm().fields();
     return IntStream.range(0, fields.size())
@@ -157,6 +174,7 @@ public final class SowCrop implements Lever {
     boolean allYear = field.stand().fromInclusive() == null && field.stand().toExclusive() == null;
     return allYear
         && !trial.forage(field).cropResidue()
+        && !trial.forage(field).nativeGrass()
         && trial.stated().plan().sowings().stream().noneMatch(s -> s.fieldId().equals(field.id()));
   }
 
@@ -172,7 +190,7 @@ public final class SowCrop implements Lever {
       }
       for (SowingTable.Window w : catalogue.crops().table().of(climate, f)) {
         if (w.grazed()) {
-          crop(trial, f, w).ifPresent(found::add);
+          found.addAll(crop(trial, f, w));
         }
       }
     }
@@ -182,22 +200,21 @@ public final class SowCrop implements Lever {
     return found.stream().limit(TRIED_CROPS).toList();
   }
 
-  private static Optional<Crop> crop(Trial trial, Forage f, SowingTable.Window w) {
+  /** A crop for one purpose, in each season of the plan that gives feed before the gap ends. */
+  private static List<Crop> crop(Trial trial, Forage f, SowingTable.Window w) {
     PlanYear year = trial.year();
-    int lastUse = trial.gap().lastDay() - w.useFromDays();
-    for (int d = lastUse; d >= 0; d--) {
+    List<Crop> found = new ArrayList<>();
+    for (int d = 0; d <= trial.gap().lastDay() - w.useFromDays(); d++) {
       boolean middle = year.date(d).getDayOfYear() == w.middle();
       // a season that began before the plan can still be met on its first day
       boolean begun = d == 0 && w.open(year.date(0).getDayOfYear());
-      if (middle || begun) {
-        Crop crop = new Crop(f, w, d);
-        boolean fits =
-            Fitting.against(f, trial.stated(), trial.engine().catalogue(), year.date(d), false)
-                .isEmpty();
-        return fits ? Optional.of(crop) : Optional.empty();
+      if ((middle || begun)
+          && Fitting.against(f, trial.stated(), trial.engine().catalogue(), year.date(d), false)
+              .isEmpty()) {
+        found.add(new Crop(f, w, d));
       }
     }
-    return Optional.empty();
+    return found;
   }
 
   private static List<PlanEdit> sow(
@@ -206,7 +223,8 @@ public final class SowCrop implements Lever {
     String id =
         Trial.freeId(
             "sow-" + field.id(), trial.stated().plan().sowings().stream().map(Sowing::id).toList());
-    int sown = Math.max(0, day);
+    // no earlier than the ground can be prepared from the plan's first day on
+    int sown = Math.max(preparation.daysOut(), day);
     List<PlanEdit> edits = new ArrayList<>();
     edits.add(
         new PlanEdit.Put<>(

@@ -57,7 +57,7 @@ public final class Trial {
   }
 
   /** So many times the price of hay is more than feed is ever worth. Assumption. */
-  private static final double TOO_DEAR = 4;
+  private static final double TOO_DEAR = 2;
 
   /** Hay to be had anywhere, and its dry matter. */
   private static final String HAY = "hay_orchardgrass_early";

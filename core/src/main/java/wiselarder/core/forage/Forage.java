@@ -172,6 +172,12 @@ public record Forage(
     return life != Life.PERENNIAL && grows();
   }
 
+  /** Native or natural grassland, which is slow to come back where it is disturbed. */
+  public boolean nativeGrass() {
+    return group.startsWith("native_")
+        || madeOf.stream().anyMatch(id -> id.startsWith("native_") || id.startsWith("natural_"));
+  }
+
   public boolean prussicAcid() {
     return !Double.isNaN(prussicMinHeightCm);
   }
