@@ -242,13 +242,8 @@ export function apiIn(looking: { season: string }) {
     copy: (id: string, name: string, yearsOn = 0) =>
       post<{ id: string }>(`/plans/${id}/copy`, { name, yearsOn }),
     removePlan: (id: string) => remove(`/plans/${id}`),
-    levers: (id: string, gap: number, buyDate: string, patternLotId: string | null) =>
-      get<Lever[]>(
-        inSeason(
-          `/plans/${id}/levers?` +
-            query({ gap: String(gap), buyDate, ...(patternLotId ? { patternLotId } : {}) }),
-        ),
-      ),
+    levers: (id: string, gap: number, buyDate: string, kind: Lever['kind']) =>
+      get<Lever[]>(inSeason(`/plans/${id}/levers?${query({ gap: String(gap), buyDate, kind })}`)),
 
     ways: (id: string, gap: number, ways: Edit[][]) =>
       post<InFull>(inSeason(`/plans/${id}/ways`), { gap, ways }),

@@ -88,9 +88,7 @@
     {/if}
     <button class="btn plain" onclick={ondone}>Close</button>
   </div>
-  {#if ways.looking}
-    <p role="status">Trying each way on the whole year.</p>
-  {:else if gap}
+  {#if gap}
     <p class="why">
       {amount(gap.shortKg, 'bulk', open.system)} short on {days(gap.shortDays)}. {causes(
         gap,
@@ -101,6 +99,17 @@
         .slice(0, 2)
         .join(' ')}
     </p>
+    {#if ways.looking}
+      <p class="asking" role="status">
+        <progress
+          max={ways.progress.all}
+          value={ways.progress.done}
+          aria-label="Kinds of ways tried"
+        ></progress>
+        Trying each way on the whole year.
+        <button class="btn plain" onclick={() => ways.stop()}>Stop</button>
+      </p>
+    {/if}
     <div class="columns">
       <WayList {ways} {title} {season} />
       <div class="trial" aria-live="polite">
@@ -188,6 +197,15 @@
   }
   .which {
     margin-left: auto;
+  }
+  .asking progress {
+    width: 12rem;
+    accent-color: var(--cobalt);
+  }
+  .asking {
+    display: flex;
+    align-items: center;
+    gap: 0.75rem;
   }
   .why {
     margin-bottom: 0.6rem;

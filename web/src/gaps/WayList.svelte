@@ -94,7 +94,7 @@
       {/each}
     </table>
   </div>
-  {#if kinds.some((k) => !k.found.length)}
+  {#if !ways.looking && kinds.some((k) => !k.found.length)}
     <details class="none">
       <summary>What was looked at and is not offered</summary>
       <ul>

@@ -1,10 +1,14 @@
 import { isoOf } from '../units/dates';
 import type { Edit, Gap, InFull, Lever } from '../api/client';
 import type { PlanSession } from '../plan/session.svelte';
+import { LEVER_KINDS } from '../words/levers';
 import { storeGaps } from '../words/year';
 
 /** Hay is bought some time before it is wanted, not on the plan's first day. */
 const BOUGHT_BEFORE_DAYS = 14;
+
+/** So many kinds of ways are asked for at once. */
+const AT_ONCE = 2;
 
 const plain = <T>(value: T): T => $state.snapshot(value) as T;
 
@@ -17,7 +21,7 @@ export const wayKey = (way: Lever) => `${way.kind} ${JSON.stringify(way.edits)}`
  */
 export class GapWays {
   levers = $state.raw<Lever[]>([]);
-  looking = $state(true);
+  looking = $state(false);
   /** The way that is looked at, with what was changed in it. */
   chosen = $state<Lever | null>(null);
   chosenKey = $state('');
@@ -55,23 +59,44 @@ export class GapWays {
     this.open.dropTrial();
   }
 
-  /** Finds the ways anew; what is chosen and picked is let go. */
+  /** Kinds of ways that were tried of all that there are, while they are. */
+  progress = $state({ done: 0, all: 0 });
+  private search = 0;
+
+  /** Finds the ways anew, kind by kind; what is chosen and picked is let go. */
   async look() {
-    this.looking = true;
+    const search = ++this.search;
+    const here = () => !this.gone && search === this.search;
+    this.levers = [];
     this.chosen = null;
     this.picks = [];
     this.full = null;
     this.trouble = '';
     this.open.dropTrial();
+    if (!this.gap) return;
+    const [id, place, date] = [this.open.view!.id, this.place, this.buyDate];
+    const left = Object.keys(LEVER_KINDS) as Lever['kind'][];
+    this.progress = { done: 0, all: left.length };
+    this.looking = true;
+    const worker = async () => {
+      for (let kind = left.shift(); kind && here(); kind = left.shift()) {
+        const found = await this.open.api.levers(id, place, date, kind);
+        if (!here()) return;
+        this.levers = [...this.levers, ...found];
+        this.progress = { ...this.progress, done: this.progress.done + 1 };
+      }
+    };
     try {
-      const found = this.gap
-        ? await this.open.api.levers(this.open.view!.id, this.place, this.buyDate, null)
-        : [];
-      if (this.gone) return;
-      this.levers = found;
+      await Promise.all(Array.from({ length: AT_ONCE }, worker));
     } catch (e) {
-      if (!this.gone) this.open.error = this.open.explain(e);
+      if (here()) this.open.error = this.open.explain(e);
     }
+    if (here()) this.looking = false;
+  }
+
+  /** Leaves the rest untried; what was found stays. */
+  stop() {
+    this.search++;
     this.looking = false;
   }
 
@@ -165,11 +190,13 @@ export class GapWays {
 
   async moveBuying(iso: string) {
     this.buyDate = iso;
-    const set = this.picks;
-    await this.look();
-    if (this.gone) return;
-    this.picks = set;
-    const hay = this.levers.find((l) => l.kind === 'BUY_HAY');
-    if (hay) this.choose(hay);
+    try {
+      const found = await this.open.api.levers(this.open.view!.id, this.place, iso, 'BUY_HAY');
+      if (this.gone || this.buyDate !== iso) return;
+      this.levers = [...this.levers.filter((l) => l.kind !== 'BUY_HAY'), ...found];
+      if (found[0]) this.choose(found[0]);
+    } catch (e) {
+      if (!this.gone) this.open.error = this.open.explain(e);
+    }
   }
 }

@@ -39,7 +39,7 @@ export const LEVER_KINDS: Record<Kind, LeverKind> = {
   },
   LESS_WASTE: {
     name: 'Feed with less waste',
-    note: 'Saves from the first bale on, and every winter after: what a feeder costs is paid once. Shy animals must still get to it.',
+    note: 'Saves from the first bale on; of what feeders cost a year bears an eighth. Shy animals must still get to it.',
     costs: 'a feeder',
     none: 'What is fed is fed with little waste, or it would bring too little.',
   },

@@ -22,7 +22,9 @@ import wiselarder.core.plan.Closing;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.HayCut;
+import wiselarder.core.plan.Items;
 import wiselarder.core.plan.Sowing;
+import wiselarder.core.price.OwnPrice;
 import wiselarder.core.store.Lot;
 
 /** The ways that a farm itself offers: each does what it says, to the kilogram. */
@@ -267,7 +269,9 @@ class WaysTest {
             .feed("herd", null, null);
     farms.fields.add(Farms.stand("grass", 6, "tall_fescue_novel", summer(), 1800));
     farms.fields.add(Farms.stand("clover", 6, "fescue_white_clover", summer(), 1800));
-    FarmPlan plan = farms.build();
+    FarmPlan dear = farms.build();
+    assertThat(options(dear, new Dress())).as("at the product's price hay is cheaper").isEmpty();
+    FarmPlan plan = Items.PRICES.put(dear, new OwnPrice("nitrogen", 0.6, false));
     List<LeverOption> options = options(plan, new Dress());
     assertThat(options).isNotEmpty().allSatisfy(o -> keepsItsPromise(plan, o));
     assertThat(options.toString()).doesNotContain("clover");

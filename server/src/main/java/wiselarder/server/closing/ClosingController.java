@@ -55,13 +55,18 @@ class ClosingController {
       Double cost,
       LocalDate decideBy) {}
 
-  /** Ways of closing one gap, the free ones first; of each kind what brings most first. */
+  /**
+   * Ways of closing one gap, the free ones first; of each kind what brings most first.
+   *
+   * @param kind only those of one kind, so that a list can be shown as it comes; null for all
+   */
   @GetMapping("/plans/{id}/levers")
   List<LeverView> levers(
       @PathVariable String id,
       @RequestParam int gap,
       @RequestParam(required = false) String patternLotId,
       @RequestParam(required = false) LocalDate buyDate,
+      @RequestParam(required = false) LeverOption.Kind kind,
       @RequestParam(defaultValue = "normal") String season,
       @AuthenticationPrincipal Person person) {
     StoredPlan plan = plans.get(id, person);
@@ -72,6 +77,7 @@ class ClosingController {
     pattern(stated, patternLotId)
         .map(lot -> new BuyHay(lot, buyDate == null ? stated.plan().year().start() : buyDate))
         .ifPresent(levers::add);
+    levers.removeIf(l -> kind != null && l.kind() != kind);
     return new Trial(engine, stated, chosen)
         .options(levers).stream().map(ClosingController::lever).toList();
   }

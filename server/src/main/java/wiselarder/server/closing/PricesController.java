@@ -49,11 +49,7 @@ class PricesController {
   /** Every price that the product reckons with, in its order. */
   @GetMapping("/plans/{id}/prices")
   List<PriceView> prices(@PathVariable String id, @AuthenticationPrincipal Person person) {
-    return engine
-        .catalogue()
-        .pricesOn(plans.get(id, person).content().farm())
-        .all()
-        .stream()
+    return engine.catalogue().pricesOn(plans.get(id, person).content().farm()).all().stream()
         .map(PricesController::view)
         .toList();
   }
