@@ -72,6 +72,7 @@ export type Told = Schemas['Told'];
 export type Gap = Schemas['Gap'];
 export type Lever = Read<Schemas['LeverView']>;
 export type InFull = Read<Schemas['InFullView']>;
+export type Mix = Read<Schemas['MixView']>;
 export type Price = Read<Schemas['PriceView']>;
 export type Catalogue = Schemas['CatalogueView'];
 export type PlanRow = Schemas['Row'];
@@ -247,6 +248,14 @@ export function apiIn(looking: { season: string }) {
 
     ways: (id: string, gap: number, ways: Edit[][]) =>
       post<InFull>(inSeason(`/plans/${id}/ways`), { gap, ways }),
+    mix: (
+      id: string,
+      gap: number,
+      ways: Edit[][],
+      must: number[],
+      never: number[],
+      buyHay: boolean,
+    ) => post<Mix>(inSeason(`/plans/${id}/mix`), { gap, ways, must, never, buyHay }),
     prices: (id: string) => get<Price[]>(`/plans/${id}/prices`),
 
     weather: (id: string) => get<WeatherRecord[]>(`/plans/${id}/weather`),

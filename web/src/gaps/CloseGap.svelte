@@ -9,6 +9,7 @@
   import { causes, days, storeGaps } from '../words/year';
   import InFull from './InFull.svelte';
   import KeepAs from './KeepAs.svelte';
+  import MixResult from './MixResult.svelte';
   import WayInputs from './WayInputs.svelte';
   import WayList from './WayList.svelte';
   import { GapWays, wayKey } from './ways.svelte';
@@ -113,6 +114,18 @@
     <div class="columns">
       <WayList {ways} {title} {season} />
       <div class="trial" aria-live="polite">
+        {#if !ways.looking && ways.levers.length && !ways.mix}
+          <p class="ask">
+            <button
+              class="btn preset-filled-primary-500"
+              disabled={ways.mixing}
+              onclick={() => ways.seekMix()}>Find the cheapest mix</button
+            >
+            <span class="quiet">of all these ways and hay</span>
+          </p>
+        {/if}
+        {#if ways.mixing}<p role="status">Weighing the ways against each other.</p>{/if}
+        {#if ways.mix}<MixResult {ways} {title} />{/if}
         {#if ways.picks.length}
           <div class="set" data-testid="set">
             <h3>Tried together</h3>
@@ -222,6 +235,12 @@
     .columns {
       grid-template-columns: minmax(0, 1fr);
     }
+  }
+  .ask {
+    display: flex;
+    align-items: center;
+    gap: 0.75rem;
+    margin-bottom: 0.6rem;
   }
   .set li {
     display: flex;

@@ -211,7 +211,7 @@
           {#if Math.abs(full.handledHoursMore) >= 1}Feeding out and moving stock take {Math.round(
               Math.abs(full.handledHoursMore),
             )} hours {full.handledHoursMore > 0 ? 'more' : 'less'} over the year.{/if}
-          Not in it: fence and water that may have to be put up, and feed for young that are weaned sooner.
+          Not in it: fence and water that may have to be put up.
         </p>
       {/if}
     {/snippet}

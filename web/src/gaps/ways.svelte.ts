@@ -1,5 +1,5 @@
 import { isoOf } from '../units/dates';
-import type { Edit, Gap, InFull, Lever } from '../api/client';
+import type { Edit, Gap, InFull, Lever, Mix } from '../api/client';
 import type { PlanSession } from '../plan/session.svelte';
 import { LEVER_KINDS } from '../words/levers';
 import { storeGaps } from '../words/year';
@@ -71,6 +71,9 @@ export class GapWays {
     this.chosen = null;
     this.picks = [];
     this.full = null;
+    this.mix = null;
+    this.must = [];
+    this.never = [];
     this.trouble = '';
     this.open.dropTrial();
     if (!this.gap) return;
@@ -132,6 +135,7 @@ export class GapWays {
   }
   drop() {
     this.picks = [];
+    this.mix = null;
     this.chosen = null;
     this.chosenKey = '';
     this.try();
@@ -168,6 +172,69 @@ export class GapWays {
       }
     }
     this.asking = false;
+  }
+
+  /** The cheapest mix and the ways that it was chosen among; null until one is asked for. */
+  mix = $state.raw<{ answer: Mix; among: Lever[] } | null>(null);
+  mixing = $state(false);
+  /** Ways, by what they would change, that must be in it, and that may not. */
+  must = $state.raw<string[]>([]);
+  never = $state.raw<string[]>([]);
+  mayBuy = $state(true);
+
+  /** Seeks the cheapest mix among what was found, and tries it. */
+  async seekMix() {
+    const among = this.levers.filter((l) => l.kind !== 'BUY_HAY');
+    // it changes the herd's calendar for good: in it only where somebody wants that
+    if (!this.mix) this.never = among.filter((l) => l.kind === 'MOVE_BIRTHS').map(wayKey);
+    const places = (keys: string[]) =>
+      among.flatMap((l, i) => (keys.includes(wayKey(l)) ? [i] : []));
+    this.mixing = true;
+    try {
+      const answer = await this.open.api.mix(
+        this.open.view!.id,
+        this.place,
+        plain(among).map((l) => l.edits as Edit[]),
+        places(this.must),
+        places(this.never),
+        this.mayBuy,
+      );
+      if (this.gone) return;
+      this.mix = { answer, among };
+      this.chosen = null;
+      this.chosenKey = '';
+      this.picks = [...answer.taken.map((i) => among[i]), ...this.hayOf(answer)];
+      this.try();
+    } catch (e) {
+      if (!this.gone) this.open.error = this.open.explain(e);
+    }
+    this.mixing = false;
+  }
+
+  private hayOf(answer: Mix): Lever[] {
+    const bought = this.levers.find((l) => l.kind === 'BUY_HAY');
+    if (!answer.hay.length) return [];
+    return [
+      {
+        kind: 'BUY_HAY',
+        edits: answer.hay,
+        bringsKg: 0,
+        bareKgAfter: 0,
+        bareDaysAfter: 0,
+        storedKgMore: 0,
+        cost: answer.hayCost,
+        decideBy: bought?.decideBy ?? answer.hay[0].putPurchase!.date,
+      },
+    ];
+  }
+
+  /** Takes a way into the mix, leaves it out, or lets the mix decide, and seeks anew. */
+  rule(way: Lever, as: 'must' | 'never' | 'free') {
+    const key = wayKey(way);
+    const without = (keys: string[]) => keys.filter((k) => k !== key);
+    this.must = as === 'must' ? [...without(this.must), key] : without(this.must);
+    this.never = as === 'never' ? [...without(this.never), key] : without(this.never);
+    void this.seekMix();
   }
 
   /** Puts what is tried into the plan; true where that was done. */

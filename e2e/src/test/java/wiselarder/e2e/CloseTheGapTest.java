@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
@@ -177,6 +178,44 @@ class CloseTheGapTest {
     assertThat(beside.locator("thead")).containsText("Sell early");
     assertThat(beside).containsText("27 days");
     assertThat(beside).containsText("4 days");
+  }
+
+  @Test
+  void theCheapestMixIsFoundRuledByTheKeeperAndPutInThePlan() {
+    go("Close this gap");
+    button("Find the cheapest mix").click();
+    Locator mix = page.getByTestId("mix");
+    assertThat(mix).containsText("It costs nothing; hay alone would cost USD");
+    assertThat(mix).containsText("it closes the gap");
+    button("Without: Open Mill Bottom and").click();
+    assertThat(mix).containsText("It costs USD");
+    mix.getByText("What is not in it, and why").click();
+    assertThat(mix).containsText("Open Mill Bottom and 11 more from 5 Feb: you do without it");
+    button("Without hay").click();
+    assertThat(mix).containsText("Hay: you do without it");
+    assertThat(mix).not().containsText("Hay for USD");
+    button("Allow hay again").click();
+    assertThat(mix).containsText("it closes the gap");
+    button("Put them in the plan").click();
+    assertThat(page.getByTestId("close-gap")).hasCount(0);
+    assertThat(verdict()).hasText(LASTS);
+  }
+
+  @Test
+  void aCropIsSownByItsLastDayAndStandsInTheListOfPlans() {
+    go("Close this gap");
+    button("Sow cereal rye on Tannery Flat").click();
+    assertThat(page.getByTestId("in-full")).containsText("ready to graze on");
+    assertThat(page.getByTestId("in-full")).containsText("chance that it fails");
+    Hand.input(page, "Sow on").fill("2027-09-05");
+    assertThat(page.getByTestId("in-full")).containsText("Up on");
+    button("Put it in the plan").click();
+    assertThat(page.getByTestId("planned")).containsText("5 Sep");
+    assertThat(page.getByTestId("planned"))
+        .containsText(
+            "cereal rye", new LocatorAssertions.ContainsTextOptions().setIgnoreCase(true));
+    go("Year");
+    assertThat(page.getByText("Tannery Flat").first()).isVisible();
   }
 
   @Test

@@ -121,6 +121,12 @@ public final class Operations {
     CALLS.put(
         "POST /api/plans/{id}/ways",
         json(Needs.READER, "{\"gap\": 0, \"ways\": [[%s]]}".formatted(EDIT)));
+    CALLS.put(
+        "POST /api/plans/{id}/mix",
+        json(
+            Needs.READER,
+            "{\"gap\": 0, \"ways\": [[%s]], \"must\": [], \"never\": [], \"buyHay\": true}"
+                .formatted(EDIT)));
     CALLS.put("GET /api/plans/{id}/prices", bare(Needs.READER));
     CALLS.put("POST /api/plans/{id}/file/preview", json(Needs.READER, FILE));
     CALLS.put("POST /api/plans/{id}/file", json(Needs.PLANNER, FILE));

@@ -26,7 +26,7 @@ import wiselarder.core.store.Lot;
  * What one plan costs more than another on the same farm, line by line: all that is bought, made,
  * spread, sown, watered, sold or sent away in the one and not in the other. Work is taken as hired,
  * with machine, fuel and driver, beside the hours that it would take the keeper. Fence and water
- * that may have to be put up are not in it, nor feed for young that are weaned sooner.
+ * that may have to be put up are not in it.
  */
 public final class Bill {
   /** So many cattle eat at one feeder; half as many again of small stock. Assumption. */
@@ -117,6 +117,7 @@ public final class Bill {
     feeders();
     for (AnimalGroup group : added(Items.GROUPS)) {
       came(group);
+      weanedSooner(group);
     }
   }
 
@@ -303,6 +304,40 @@ public final class Bill {
 
   private static boolean small(AnimalGroup group) {
     return group.kind().startsWith("sheep/") || group.kind().startsWith("goat/");
+  }
+
+  /** Young weaned sooner want a little concentrate a day until they would have been weaned. */
+  private static final double CALF_KG_PER_DAY = 1.5;
+
+  private static final double LAMB_KG_PER_DAY = 0.3;
+
+  private static final int YEAR = 365;
+
+  /** So much sooner is later, by the other way round the year. */
+  private static final int LONGEST_DAYS = 182;
+
+  private static final String WEANERS_FEED = "grain_barley";
+
+  private void weanedSooner(AnimalGroup group) {
+    Optional<AnimalGroup> was =
+        before.stated().farm().groups().stream().filter(x -> x.id().equals(group.id())).findFirst();
+    boolean sameBirths =
+        was.isPresent() && Objects.equals(was.get().birthStart(), group.birthStart());
+    if (!sameBirths || Objects.equals(was.get().weaning(), group.weaning())) {
+      return;
+    }
+    int g = index(group);
+    double sooner = 0;
+    List<Integer> then = before.resolved().groupYear(g).weanings();
+    List<Integer> now = after.resolved().groupYear(g).weanings();
+    for (int day : now) {
+      int days = then.stream().mapToInt(t -> Math.floorMod(t - day, YEAR)).min().orElse(0);
+      double young = after.resolved().groupYear(g).head(day) * group.youngPerDam();
+      sooner += days < LONGEST_DAYS ? young * days : 0;
+    }
+    double kg = sooner * (small(group) ? LAMB_KG_PER_DAY : CALF_KG_PER_DAY);
+    int month = now.isEmpty() ? 1 : after.year().date(now.get(0)).getMonthValue();
+    priced(prices.find(WEANERS_FEED), WEANERS_FEED, group.name(), kg / 1000, month, 0);
   }
 
   private void came(AnimalGroup group) {

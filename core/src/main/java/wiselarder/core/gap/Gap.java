@@ -23,6 +23,21 @@ public record Gap(
     List<GroupShare> groups,
     List<Cause> causes) {
 
+  /** The same days and groups, where so much is left of it, kg DM. */
+  public Gap with(double kg) {
+    return new Gap(
+        kind,
+        firstDay,
+        lastDay,
+        shortDays,
+        kg,
+        animalUnitDays,
+        deepestDay,
+        deepestKg,
+        groups,
+        causes);
+  }
+
   /** What is short. */
   public enum Kind {
     /** Grazing does not meet the need: stored feed must be fed. */

@@ -6,6 +6,7 @@ import static wiselarder.core.Farms.ENGINE;
 import static wiselarder.core.Farms.START;
 
 import java.time.LocalDate;
+import java.time.MonthDay;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import wiselarder.core.Farms;
@@ -193,5 +194,20 @@ class BillTest {
                 Items.DRESSINGS, new Dressing("d", "f", START.plusDays(5), 40, null)));
     assertThat(bill.lines()).isEmpty();
     assertThat(bill.unpriced()).containsExactly("nitrogen", "spread_fertiliser");
+  }
+
+  /** 20 calves weaned 30 days sooner, 1.5 kg of barley a day: 900 kg at 220 USD a tonne. */
+  @Test
+  void calvesWeanedSoonerAreFed() {
+    Farms farm = new Farms();
+    farm.groups.add(Farms.dams("cows", "beef/cow", 20, 550, MonthDay.of(3, 1), 1));
+    LocalDate usual = LocalDate.of(2027, 3, 1).plusDays(205);
+    FarmPlan plan = farm.build();
+    AnimalGroup sooner = farm.groups.get(0).withWeaning(MonthDay.from(usual.minusDays(30)));
+    Bill bill = bill(plan, false, new PlanEdit.Put<>(Items.GROUPS, sooner));
+    Bill.Line feed = bill.lines().get(0);
+    assertThat(feed.priceId()).isEqualTo("grain_barley");
+    assertThat(feed.amount()).isCloseTo(0.9, within(0.05));
+    assertThat(feed.each()).isBetween(200.0, 240.0);
   }
 }

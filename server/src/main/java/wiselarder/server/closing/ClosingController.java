@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wiselarder.core.closing.BuyHay;
 import wiselarder.core.closing.InFull;
+import wiselarder.core.closing.LeastCost;
 import wiselarder.core.closing.Lever;
 import wiselarder.core.closing.LeverOption;
 import wiselarder.core.closing.Trial;
@@ -97,13 +99,7 @@ class ClosingController {
       @RequestBody WaysRequest request,
       @RequestParam(defaultValue = "normal") String season,
       @AuthenticationPrincipal Person person) {
-    Check.present("ways", request.ways);
-    Check.range("ways", request.ways.size(), 1, MOST_WAYS);
-    for (List<PlanEdit> way : request.ways) {
-      Check.present("ways", way);
-      Check.range("ways", way.size(), 1, MOST_EDITS);
-      way.forEach(e -> Check.present("ways", e instanceof PlanEdit.Replace ? null : e));
-    }
+    check(request.ways, 1, MOST_WAYS);
     StoredPlan plan = plans.get(id, person);
     Engine engine = weather.engine(season, plan);
     List<Engine> elsewhere =
@@ -116,7 +112,91 @@ class ClosingController {
         InFull.of(engine, elsewhere, stated, gap(engine, stated, request.gap), request.ways));
   }
 
+  private static void check(List<List<PlanEdit>> ways, int least, int most) {
+    Check.present("ways", ways);
+    Check.range("ways", ways.size(), least, most);
+    for (List<PlanEdit> way : ways) {
+      Check.present("ways", way);
+      Check.range("ways", way.size(), 1, MOST_EDITS);
+      way.forEach(e -> Check.present("ways", e instanceof PlanEdit.Replace ? null : e));
+    }
+  }
+
+  /**
+   * Ways among which the cheapest mix is sought.
+   *
+   * @param must places of those that are taken in any case
+   * @param never places of those that are not
+   * @param buyHay whether hay may be bought beside them
+   */
+  record MixRequest(
+      int gap, List<List<PlanEdit>> ways, Set<Integer> must, Set<Integer> never, boolean buyHay) {}
+
+  /** What another kg of dry matter is worth from a day on, in the farm's currency. */
+  record MixWorth(LocalDate from, double needKg, double perKg) {}
+
+  /** A way that is not taken, and by how much cheaper it would be. */
+  record MixEnters(int way, double cheaperBy) {}
+
+  /** The cheapest mix; as {@link LeastCost}. */
+  record MixView(
+      List<Integer> taken,
+      List<PlanEdit> hay,
+      double cost,
+      double hayCost,
+      Double buyingAllCost,
+      double gapKg,
+      double leftKg,
+      int repairs,
+      List<MixWorth> worth,
+      List<MixEnters> enters,
+      List<Integer> unpriced) {}
+
+  /** The cheapest mix of some ways and hay that closes a gap, run through the engine. */
+  @PostMapping("/plans/{id}/mix")
+  MixView mix(
+      @PathVariable String id,
+      @RequestBody MixRequest request,
+      @RequestParam(defaultValue = "normal") String season,
+      @AuthenticationPrincipal Person person) {
+    check(request.ways, 0, MOST_MIXED);
+    StoredPlan plan = plans.get(id, person);
+    Engine engine = weather.engine(season, plan);
+    FarmPlan stated = plan.content();
+    return mix(
+        LeastCost.of(
+            engine,
+            stated,
+            gap(engine, stated, request.gap),
+            request.ways,
+            request.buyHay ? pattern(stated, null).orElseThrow() : null,
+            places(request.must, request.ways),
+            places(request.never, request.ways)));
+  }
+
+  private static Set<Integer> places(Set<Integer> given, List<List<PlanEdit>> ways) {
+    Set<Integer> places = given == null ? Set.of() : given;
+    places.forEach(p -> Check.range("ways", p, 0, ways.size() - 1));
+    return places;
+  }
+
+  private static MixView mix(LeastCost m) {
+    return new MixView(
+        m.taken(),
+        m.hay(),
+        m.cost(),
+        m.hayCost(),
+        Double.isNaN(m.buyingAllCost()) ? null : m.buyingAllCost(),
+        m.gapKg(),
+        m.leftKg(),
+        m.repairs(),
+        m.worth().stream().map(w -> new MixWorth(w.from(), w.needKg(), w.perKg())).toList(),
+        m.enters().stream().map(e -> new MixEnters(e.way(), e.cheaperBy())).toList(),
+        m.unpriced());
+  }
+
   private static final int MOST_WAYS = 20;
+  private static final int MOST_MIXED = 80;
   private static final int MOST_EDITS = 200;
 
   private static Gap gap(Engine engine, FarmPlan stated, int gap) {

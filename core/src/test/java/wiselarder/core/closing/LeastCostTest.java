@@ -1,0 +1,106 @@
+package wiselarder.core.closing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static wiselarder.core.Farms.ENGINE;
+import static wiselarder.core.Farms.START;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import wiselarder.core.Farms;
+import wiselarder.core.balance.YearBalance;
+import wiselarder.core.edit.PlanEdit;
+import wiselarder.core.gap.Gap;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.store.Lot;
+
+/** The cheapest mix of ways, run through the engine. */
+class LeastCostTest {
+  private static final Lot HAY = Farms.bale("pattern", 0);
+
+  private static FarmPlan plan() {
+    return new Farms()
+        .eaters("herd", 20, 10)
+        .field("near", 10, 25, 2000)
+        .field("behind", 6, 20, 2600)
+        .bales("hay", 40)
+        .graze("herd", null, START.plusDays(75), "near")
+        .graze("herd", START.plusDays(212), null, "near")
+        .feed("herd", null, null)
+        .build();
+  }
+
+  private static Gap gap(FarmPlan plan) {
+    return ENGINE.gaps(ENGINE.simulate(plan)).stream()
+        .filter(g -> g.kind() == Gap.Kind.STORE)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static List<LeverOption> found(FarmPlan plan) {
+    return new Trial(ENGINE, plan, gap(plan)).options(Lever.ofTheFarm());
+  }
+
+  private static LeastCost solved(
+      FarmPlan plan, List<LeverOption> found, Set<Integer> must, Set<Integer> never) {
+    List<List<PlanEdit>> ways = found.stream().map(LeverOption::edits).toList();
+    return LeastCost.of(ENGINE, plan, gap(plan), ways, HAY, must, never);
+  }
+
+  /** What is said of it is what the engine says of its edits; it is no dearer than hay alone. */
+  @Test
+  void theEngineAgreesWithTheCheapestMix() {
+    FarmPlan plan = plan();
+    List<LeverOption> found = found(plan);
+    LeastCost mix = solved(plan, found, Set.of(), Set.of());
+    YearBalance after = ENGINE.simulate(ENGINE.changed(plan, mix.edits()));
+    Gap gap = gap(plan);
+    double left = 0;
+    for (int d = gap.firstDay(); d <= gap.lastDay(); d++) {
+      left += after.bareKg(d);
+    }
+    assertThat(mix.leftKg()).isZero();
+    assertThat(left).isCloseTo(0, within(1e-3));
+    assertThat(mix.cost()).isLessThanOrEqualTo(mix.buyingAllCost());
+    assertThat(mix.gapKg()).isCloseTo(gap.shortKg(), within(1e-6));
+    // grass that stands behind a gate costs nothing: it is always in it
+    assertThat(mix.taken()).anyMatch(i -> found.get(i).kind() == LeverOption.Kind.OPEN_STANDING);
+    assertThat(mix.taken())
+        .as("the same field is not opened twice")
+        .filteredOn(i -> found.get(i).kind() == LeverOption.Kind.OPEN_STANDING)
+        .hasSize(1);
+  }
+
+  @Test
+  void forbiddenWaysAreLeftAndThoseInsistedOnAreTaken() {
+    FarmPlan plan = plan();
+    List<LeverOption> found = found(plan);
+    LeastCost mix = solved(plan, found, Set.of(), Set.of());
+    Set<Integer> all = Set.copyOf(new ArrayList<>(mix.taken()));
+    LeastCost without = solved(plan, found, Set.of(), all);
+    assertThat(without.taken()).doesNotContainAnyElementsOf(all);
+    assertThat(without.cost()).isGreaterThanOrEqualTo(mix.cost() - 1e-6);
+    int other = mix.enters().get(mix.enters().size() - 1).way();
+    LeastCost insisted = solved(plan, found, Set.of(other), Set.of());
+    assertThat(insisted.taken()).contains(other);
+  }
+
+  /** With nothing to choose from all of it is hay, and a kg more is worth what hay costs. */
+  @Test
+  void withoutWaysItIsHayAndAKiloIsWorthItsPrice() {
+    FarmPlan plan = plan();
+    LeastCost mix = solved(plan, List.of(), Set.of(), Set.of());
+    assertThat(mix.taken()).isEmpty();
+    assertThat(mix.cost()).isCloseTo(mix.buyingAllCost(), within(1e-6));
+    // 400 kg at 100 a tonne are 360 kg DM; store and ring take about a fifth: near 0.13 to 0.15 a
+    // kg
+    for (LeastCost.Worth worth : mix.worth()) {
+      assertThat(worth.perKg()).isBetween(0.11, 0.16);
+    }
+    LeastCost none = LeastCost.of(ENGINE, plan, gap(plan), List.of(), null, Set.of(), Set.of());
+    assertThat(none.leftKg()).isCloseTo(gap(plan).shortKg(), within(1e-6));
+    assertThat(none.buyingAllCost()).isNaN();
+  }
+}
