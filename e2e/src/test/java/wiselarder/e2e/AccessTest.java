@@ -102,6 +102,7 @@ class AccessTest {
         "/gaps",
         "/seasons",
         "/forages",
+        "/prices",
         "/farm",
         "/start",
         "/changes",
@@ -151,6 +152,19 @@ class AccessTest {
         .click();
     page.getByTestId("compare").waitFor();
     assertThat(violations(page)).isEmpty();
+    for (String side : new String[] {"By month", "Dry and wet", "Cost"}) {
+      Hand.MOUSE.side(page, side);
+      assertThat(violations(page)).as(side).isEmpty();
+    }
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Find the cheapest mix"))
+        .click();
+    page.getByTestId("mix").waitFor();
+    page.getByTestId("in-full").waitFor();
+    assertThat(violations(page)).as("the cheapest mix").isEmpty();
+    page.setViewportSize(390, 844);
+    assertThat(violations(page)).as("the cheapest mix on a phone").isEmpty();
+    assertThat(offTheSide(page)).as("the cheapest mix on a phone").isEmpty();
+    page.setViewportSize(1280, 800);
     Hand.MOUSE.link(page, "Year");
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Ledger")).click();
     assertThat(violations(page)).isEmpty();

@@ -24,8 +24,12 @@ class ScreenshotsIT {
       page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Ledger")).click();
       shoot(page, "year-ledger", false);
       Hand.MOUSE.link(page, "Close this gap");
-      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Shut Mill Bottom"))
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Find the cheapest mix"))
           .click();
+      page.getByRole(
+              AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Without: Open Mill Bottom and"))
+          .click();
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Without hay")).waitFor();
       page.getByTestId("compare").waitFor();
       shoot(page, "close-gap", false);
       product.resetDemo();

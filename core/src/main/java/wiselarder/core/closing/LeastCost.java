@@ -93,6 +93,20 @@ public record LeastCost(
     return new Search(engine, stated, gap, ways, hay, must, never).answer();
   }
 
+  /**
+   * The programme before any repair, written out for another solver, and the objective that is
+   * found for it here.
+   */
+  public record Programme(String lp, double objective) {}
+
+  /** The programme of {@link #of}, with nothing insisted on or forbidden. */
+  public static Programme programme(
+      Engine engine, FarmPlan stated, Gap gap, List<List<PlanEdit>> ways, Lot hay) {
+    Search search = new Search(engine, stated, gap, ways, hay, Set.of(), Set.of());
+    Mix mix = search.first();
+    return new Programme(mix.lp(), mix.solve(Set.of(), Set.of()).objective());
+  }
+
   /** What a way counts for: what is paid, and of what is sold the part that is lost. */
   static double costOf(Bill bill) {
     return bill.lines().stream()
@@ -130,6 +144,12 @@ public record LeastCost(
       this.before = engine.simulate(stated);
       this.trial = new Trial(engine, stated, gap);
       this.weeks = (before.days() + WEEK - 1) / WEEK;
+    }
+
+    Mix first() {
+      List<Measured> measured = IntStream.range(0, ways.size()).mapToObj(this::measure).toList();
+      double perKg = bought(List.of()).map(b -> b.cost / b.kg).orElse(Double.POSITIVE_INFINITY);
+      return mix(measured, perKg);
     }
 
     LeastCost answer() {

@@ -66,7 +66,8 @@ public final class Trial {
 
   /** Where hay itself would be far cheaper, a way is no advice. */
   private boolean tooDear(LeverOption o) {
-    if (o.cost() == null || o.cost() <= 0) {
+    boolean yardstick = o.kind() == LeverOption.Kind.BUY_HAY;
+    if (yardstick || o.cost() == null || o.cost() <= 0) {
       return false;
     }
     int month = year().date(gap.firstDay()).getMonthValue();

@@ -1,6 +1,7 @@
 package wiselarder.server.json;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -142,6 +143,12 @@ public final class Edits {
   private static final class Reader extends StdDeserializer<PlanEdit> {
     Reader() {
       super(PlanEdit.class);
+    }
+
+    /** What is said to be known where somebody sends another. */
+    @Override
+    public Collection<Object> getKnownPropertyNames() {
+      return List.copyOf(KINDS.keySet());
     }
 
     @Override

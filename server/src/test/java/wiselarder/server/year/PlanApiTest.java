@@ -305,6 +305,60 @@ class PlanApiTest {
   }
 
   @Test
+  void waysAreTriedTogetherAndTheCheapestMixIsAmongThem() {
+    JsonNode buy = http.get(PLAN + "/levers?gap=0&kind=BUY_HAY").json();
+    assertThat(buy).hasSize(1);
+    JsonNode sell = http.get(PLAN + "/levers?gap=0&kind=SELL").json();
+    assertThat(sell).isNotEmpty();
+    String one = buy.get(0).get("edits").toString();
+    String two = sell.get(0).get("edits").toString();
+    JsonNode full =
+        http.post(PLAN + "/ways", "{\"gap\": 0, \"ways\": [" + one + "," + two + "]}").json();
+    assertThat(full.get("gapKgAfter").asDouble()).isCloseTo(0, within(1e-6));
+    assertThat(full.get("partsKg")).hasSize(2);
+    assertThat(full.get("seasons")).hasSize(2);
+    assertThat(full.get("bill")).hasSizeGreaterThan(1);
+    String mixed = "{\"gap\": 0, \"ways\": [%s], \"must\": %s, \"never\": [], \"buyHay\": true}";
+    JsonNode mix = http.post(PLAN + "/mix", mixed.formatted(two, "[]")).json();
+    assertThat(mix.get("leftKg").asDouble()).isZero();
+    assertThat(mix.get("cost").asDouble())
+        .isLessThanOrEqualTo(mix.get("buyingAllCost").asDouble() + 1e-6);
+    JsonNode insisted = http.post(PLAN + "/mix", mixed.formatted(two, "[0]")).json();
+    assertThat(insisted.get("taken").get(0).asInt()).isZero();
+    assertThat(http.post(PLAN + "/mix", mixed.formatted(two, "[7]")).status()).isEqualTo(422);
+    assertThat(http.post(PLAN + "/ways", "{\"gap\": 0, \"ways\": []}").status()).isEqualTo(422);
+  }
+
+  @Test
+  void aPriceOfOnesOwnStandsInPlaceOfTheProducts() {
+    assertThat(price("nitrogen").get("own").asBoolean()).isFalse();
+    Http.Answer put =
+        edit(
+            revision(),
+            "{\"putPrice\": {\"id\": \"nitrogen\", \"amount\": 2.5, \"bySeason\": false}}");
+    assertThat(put.status()).isEqualTo(200);
+    assertThat(price("nitrogen").get("likely").asDouble()).isEqualTo(2.5);
+    assertThat(price("nitrogen").get("own").asBoolean()).isTrue();
+    assertThat(
+            edit(
+                    revision(),
+                    "{\"putPrice\": {\"id\": \"gold\", \"amount\": 1, \"bySeason\": false}}")
+                .status())
+        .isEqualTo(422);
+    assertThat(edit(revision(), "{\"removePrice\": \"nitrogen\"}").status()).isEqualTo(200);
+    assertThat(price("nitrogen").get("own").asBoolean()).isFalse();
+  }
+
+  private JsonNode price(String id) {
+    for (JsonNode price : http.get(PLAN + "/prices").json()) {
+      if (price.get("id").asString().equals(id)) {
+        return price;
+      }
+    }
+    throw new AssertionError(id);
+  }
+
+  @Test
   void leversAreTriedOnTheEngineAndTheFirstStoreGapCanBeBoughtShut() {
     JsonNode levers = http.get(PLAN + "/levers?gap=0").json();
     JsonNode buy = null;
