@@ -185,7 +185,7 @@ public final class SowCrop implements Lever {
     boolean horses = trial.hungry().stream().anyMatch(g -> g.kind().startsWith("horse/"));
     List<Crop> found = new ArrayList<>();
     for (Forage f : catalogue.forages().values()) {
-      if (!f.sownYearly() || horses && f.prussicAcid()) {
+      if (!f.sownYearly() || (horses && f.prussicAcid())) {
         continue;
       }
       for (SowingTable.Window w : catalogue.crops().table().of(climate, f)) {
