@@ -72,6 +72,7 @@ export type Told = Schemas['Told'];
 export type Gap = Schemas['Gap'];
 export type Lever = Read<Schemas['LeverView']>;
 export type InFull = Read<Schemas['InFullView']>;
+export type Crop = Read<Schemas['CropView']>;
 export type Mix = Read<Schemas['MixView']>;
 export type Price = Read<Schemas['PriceView']>;
 export type Catalogue = Schemas['CatalogueView'];
@@ -256,6 +257,8 @@ export function apiIn(looking: { season: string }) {
       never: number[],
       buyHay: boolean,
     ) => post<Mix>(inSeason(`/plans/${id}/mix`), { gap, ways, must, never, buyHay }),
+    crops: (id: string, gap: number, fieldId: string, use: string) =>
+      get<Crop[]>(inSeason(`/plans/${id}/crops?${query({ gap: String(gap), fieldId, use })}`)),
     prices: (id: string) => get<Price[]>(`/plans/${id}/prices`),
 
     weather: (id: string) => get<WeatherRecord[]>(`/plans/${id}/weather`),

@@ -7,6 +7,7 @@
   import { amount } from '../units/units';
   import { leverTitle, setName } from '../words/levers';
   import { causes, days, storeGaps } from '../words/year';
+  import CropChooser from './CropChooser.svelte';
   import InFull from './InFull.svelte';
   import KeepAs from './KeepAs.svelte';
   import MixResult from './MixResult.svelte';
@@ -34,6 +35,7 @@
   const tried = $derived(ways.tried);
   const decideBy = $derived(tried.map((t) => t.decideBy).sort()[0] ?? null);
 
+  let choosing = $state(false);
   let prices = $state.raw<Price[]>([]);
   let gone = false;
   onMount(() => {
@@ -192,6 +194,10 @@
         {/if}
       </div>
     </div>
+    <details class="crops" bind:open={choosing}>
+      <summary><strong>Choose a crop for this gap</strong></summary>
+      {#if choosing}<CropChooser {ways} />{/if}
+    </details>
   {/if}
 </section>
 
@@ -219,6 +225,15 @@
     display: flex;
     align-items: center;
     gap: 0.75rem;
+  }
+  .crops {
+    margin-top: 0.75rem;
+    border-top: 1px solid var(--line);
+  }
+  summary {
+    cursor: pointer;
+    min-height: 44px;
+    padding-top: 0.6rem;
   }
   .why {
     margin-bottom: 0.6rem;

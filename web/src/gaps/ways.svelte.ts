@@ -1,5 +1,5 @@
 import { isoOf } from '../units/dates';
-import type { Edit, Gap, InFull, Lever, Mix } from '../api/client';
+import type { Crop, Edit, Gap, InFull, Lever, Mix } from '../api/client';
 import type { PlanSession } from '../plan/session.svelte';
 import { LEVER_KINDS } from '../words/levers';
 import { storeGaps } from '../words/year';
@@ -95,6 +95,24 @@ export class GapWays {
       if (here()) this.open.error = this.open.explain(e);
     }
     if (here()) this.looking = false;
+  }
+
+  /** Crops for the gap on a field. */
+  crops(fieldId: string, use: string): Promise<Crop[]> {
+    return this.open.api.crops(this.open.view!.id, this.place, fieldId, use);
+  }
+  /** Looks at a crop that is not in the list, as at the ways that are. */
+  chooseCrop(crop: Crop) {
+    this.choose({
+      kind: 'SOW',
+      edits: crop.edits,
+      bringsKg: 0,
+      bareKgAfter: 0,
+      bareDaysAfter: 0,
+      storedKgMore: 0,
+      cost: null,
+      decideBy: crop.latest,
+    });
   }
 
   /** Leaves the rest untried; what was found stays. */

@@ -58,6 +58,7 @@ const AGAINST: Record<Fitting['against'][number], string> = {
   NO_CONDITIONER: 'thick stems, and no conditioner',
   NO_MIXER: 'stock leave its hay, and there is no mixer',
   NO_HAY: 'no crop for hay',
+  NOT_IN_TIME: 'not ready before the gap ends',
 };
 
 /** What speaks against a crop, in a few words; empty where nothing does. */

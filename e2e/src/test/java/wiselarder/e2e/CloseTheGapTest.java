@@ -6,6 +6,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.SelectOption;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
@@ -216,6 +217,24 @@ class CloseTheGapTest {
             "cereal rye", new LocatorAssertions.ContainsTextOptions().setIgnoreCase(true));
     go("Year");
     assertThat(page.getByText("Tannery Flat").first()).isVisible();
+  }
+
+  @Test
+  void aCropIsChosenAmongThoseThatFitTheGapAndTried() {
+    go("Close this gap");
+    page.getByText("Choose a crop for this gap").click();
+    Locator crops = page.getByTestId("crops");
+    assertThat(crops).containsText("Cereal rye");
+    assertThat(crops).containsText("20 Aug to 10 Sep");
+    assertThat(crops).not().containsText("not ready before the gap ends");
+    button("that do not fit, and why").click();
+    assertThat(crops).containsText("not ready before the gap ends");
+    page.getByLabel("Field").selectOption(new SelectOption().setIndex(1));
+    crops.getByRole(AriaRole.BUTTON).first().click();
+    assertThat(page.getByTestId("in-full")).containsText("chance that it fails");
+    button("Put it in the plan").click();
+    assertThat(page.getByTestId("planned"))
+        .containsText("sow", new LocatorAssertions.ContainsTextOptions().setIgnoreCase(true));
   }
 
   @Test

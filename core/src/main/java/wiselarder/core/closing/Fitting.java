@@ -43,7 +43,9 @@ public record Fitting(String forageId, List<Reason> against) {
     /** Stock leave its hay lying, and there is no mixer. */
     NO_MIXER,
     /** No hay can be made of it. */
-    NO_HAY
+    NO_HAY,
+    /** Not ready before the gap ends. */
+    NOT_IN_TIME
   }
 
   private static final int SEASON_DAYS = 90;
@@ -81,10 +83,21 @@ public record Fitting(String forageId, List<Reason> against) {
   /** What speaks against one crop, grazed, on a day; empty where it fits. */
   static List<Reason> against(
       Forage crop, FarmPlan stated, Catalogue product, LocalDate sowOn, boolean irrigated) {
+    return against(crop, stated, product, sowOn, irrigated, false);
+  }
+
+  /** What speaks against one crop on a day; empty where it fits. */
+  static List<Reason> against(
+      Forage crop,
+      FarmPlan stated,
+      Catalogue product,
+      LocalDate sowOn,
+      boolean irrigated,
+      boolean forHay) {
     Catalogue catalogue = product.on(stated.farm());
     Climate climate = catalogue.climate(stated.farm().climateId());
     WeatherYear normal = NormalYear.of(climate, new PlanYear(sowOn, 13));
-    return against(crop, catalogue, climate, normal, stated.farm(), irrigated, false);
+    return against(crop, catalogue, climate, normal, stated.farm(), irrigated, forHay);
   }
 
   private static List<Reason> against(

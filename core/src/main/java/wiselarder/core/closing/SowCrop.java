@@ -211,10 +211,16 @@ public final class SowCrop implements Lever {
       if ((middle || begun)
           && Fitting.against(f, trial.stated(), trial.engine().catalogue(), year.date(d), false)
               .isEmpty()) {
-        found.add(new Crop(f, w, d));
+        found.add(new Crop(f, w, d - Crop.around(year.date(d).getDayOfYear() - w.middle())));
       }
     }
     return found;
+  }
+
+  /** Edits that sow a crop of a season on a field in the usual way, and open it in the gap. */
+  static List<PlanEdit> sow(Trial trial, Forage forage, SowingTable.Window w, int field, int day) {
+    Crop crop = new Crop(forage, w, day);
+    return sow(trial, crop, field, preparations(trial, crop, field).get(0), day);
   }
 
   private static List<PlanEdit> sow(

@@ -213,6 +213,11 @@ public final class Trial {
     return engine.tryOut(stated, edits);
   }
 
+  /** What some edits cost. */
+  Bill bill(List<PlanEdit> edits) {
+    return Bill.of(before, year(edits), engine.catalogue(), isDry());
+  }
+
   /** Whether the district is short of feed too, so that what is bought is dearer. */
   private boolean isDry() {
     return engine.season().kind() == Season.Kind.DRY;

@@ -46,9 +46,15 @@ public final class CropUses {
 
   private final Map<String, Regrowth> regrowth;
 
-  private CropUses(Map<String, Regrowth> regrowth) {
+  private final Map<String, Gain> gains;
+
+  private CropUses(Map<String, Regrowth> regrowth, Map<String, Gain> gains) {
     this.regrowth = regrowth;
+    this.gains = gains;
   }
+
+  /** Daily gain that growing stock may be expected to make on it, kg a head. */
+  public record Gain(double lowKg, double highKg) {}
 
   /** Loads and checks the table. */
   public static CropUses load() {
@@ -57,7 +63,20 @@ public final class CropUses {
             .collect(Collectors.groupingBy(Row::forageId));
     Map<String, Regrowth> regrowth = new HashMap<>();
     rows.forEach((id, of) -> regrowth.put(id, of(of)));
-    return new CropUses(Map.copyOf(regrowth));
+    Map<String, Gain> gains = new HashMap<>();
+    CsvTable.load("crop_uses.csv", CropUses::gain).stream()
+        .filter(g -> g.getValue() != null)
+        .forEach(g -> gains.putIfAbsent(g.getKey(), g.getValue()));
+    return new CropUses(Map.copyOf(regrowth), Map.copyOf(gains));
+  }
+
+  /** Of its first row for grazing that says so. */
+  private static Map.Entry<String, Gain> gain(CsvTable.Row r) {
+    double low = r.numberOrNaN("gain_expected_kg_day_low", -1, 3);
+    double high = r.numberOrNaN("gain_expected_kg_day_high", -1, 3);
+    boolean grazed = r.text("use").equals("graze") && !Double.isNaN(low) && !Double.isNaN(high);
+    return new java.util.AbstractMap.SimpleEntry<>(
+        r.text("forage_id"), grazed ? new Gain(low, high) : null);
   }
 
   private static Row row(CsvTable.Row r) {
@@ -123,6 +142,11 @@ public final class CropUses {
       }
     }
     return null;
+  }
+
+  /** The gain to expect on a crop that is grazed, where the table says it. */
+  public java.util.Optional<Gain> gain(Forage f) {
+    return f.madeOf().stream().sorted().filter(gains::containsKey).map(gains::get).findFirst();
   }
 
   /** What comes back of a crop; one of the keeper's own goes by the first of its parts by name. */

@@ -163,6 +163,47 @@ public final class CropCalibration {
             }
           });
 
+  /**
+   * What a crop sown on a day makes in simulated years.
+   *
+   * @param kgPerHa by year, the poorest first; of those in which it comes up
+   * @param comesUpShare of the years
+   */
+  public record Spread(double[] kgPerHa, double comesUpShare) {
+    /** The yield that such a share of the years falls short of; 0 where it never comes up. */
+    public double at(double share) {
+      int last = kgPerHa.length - 1;
+      return last < 0 ? 0 : kgPerHa[(int) Math.round(share * last)];
+    }
+  }
+
+  /**
+   * Yields over the simulated years of a place, in the reference use, less what lateness takes.
+   *
+   * @param window what it is sown for, of the table
+   * @param capacityMm water the soil holds for the crop
+   * @param sowDoy day of the year on which it is sown, 1 to 365
+   */
+  public Spread spread(
+      Forage f, Climate climate, SowingTable.Window window, double capacityMm, int sowDoy) {
+    Site site = site(f, climate, capacityMm, null, window.middle());
+    Fit fit = new Fit(f, climate, capacityMm, window, window.yieldLikely());
+    double late = window.lateShare(window.daysLate(sowDoy));
+    List<Double> yields = new ArrayList<>();
+    for (int y = 0; y < fit.years.size(); y++) {
+      Fit.Course one =
+          fit
+          .new Course(
+              fit.years.get(y), fit.indices.get(y), site.factor() * late, site.emergedKgPerHa());
+      one.run(sowDoy - 1);
+      if (one.emerged) {
+        yields.add(one.grownKg);
+      }
+    }
+    double[] sorted = yields.stream().mapToDouble(Double::doubleValue).sorted().toArray();
+    return new Spread(sorted, (double) sorted.length / fit.years.size());
+  }
+
   /** Days after its best time here at which a crop is sown; below zero before it. */
   public double daysLate(Forage f, Climate climate, LocalDate sowOn) {
     SowingTable.Window window = table.nearest(climate.id(), f, sowOn.getDayOfYear());
@@ -256,7 +297,7 @@ public final class CropCalibration {
       int up = 0;
       for (int y = 0; y < years.size(); y++) {
         Course one = new Course(years.get(y), indices.get(y), factor, emergedKg);
-        one.run();
+        one.run(sown);
         up += one.emerged ? 1 : 0;
         sum += one.grownKg;
         days.add(one.readyAfter);
@@ -284,7 +325,10 @@ public final class CropCalibration {
         this.emergedKg = emergedKg;
       }
 
-      void run() {
+      /**
+       * @param sown day of the simulated years on which it is sown
+       */
+      void run(int sown) {
         CropRules.Course course = CropRules.Course.of(f);
         double k = SwardRules.extinction(f.entryMassKgPerHa());
         double reference =

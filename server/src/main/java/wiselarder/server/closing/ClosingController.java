@@ -15,6 +15,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wiselarder.core.closing.BuyHay;
+import wiselarder.core.closing.CropChoice;
+import wiselarder.core.closing.Fitting;
 import wiselarder.core.closing.InFull;
 import wiselarder.core.closing.LeastCost;
 import wiselarder.core.closing.Lever;
@@ -178,6 +180,72 @@ class ClosingController {
     Set<Integer> places = given == null ? Set.of() : given;
     places.forEach(p -> Check.range("ways", p, 0, ways.size() - 1));
     return places;
+  }
+
+  /**
+   * A crop for a gap; as {@link CropChoice}.
+   *
+   * @param gainLowKg null with {@code gainHighKg} where nothing is said
+   * @param costPerHa null where a price is not known, or it does not fit
+   */
+  record CropView(
+      String forageId,
+      String purpose,
+      LocalDate bestFrom,
+      LocalDate bestTo,
+      LocalDate latest,
+      LocalDate firstUse,
+      double lowKgPerHa,
+      double likelyKgPerHa,
+      double highKgPerHa,
+      double lostAWeekLateKgPerHa,
+      double failShare,
+      Double gainLowKg,
+      Double gainHighKg,
+      Double costPerHa,
+      List<Fitting.Reason> against,
+      List<PlanEdit> edits) {}
+
+  /** Crops that could be sown on a field for a gap, those that fit first. */
+  @GetMapping("/plans/{id}/crops")
+  List<CropView> crops(
+      @PathVariable String id,
+      @RequestParam int gap,
+      @RequestParam String fieldId,
+      @RequestParam(defaultValue = "GRAZE") CropChoice.Use use,
+      @RequestParam(defaultValue = "normal") String season,
+      @AuthenticationPrincipal Person person) {
+    StoredPlan plan = plans.get(id, person);
+    Engine engine = weather.engine(season, plan);
+    FarmPlan stated = plan.content();
+    int field = stated.farm().fields().indexOf(stated.field(fieldId));
+    return CropChoice.of(engine, stated, gap(engine, stated, gap), field, use).stream()
+        .map(ClosingController::crop)
+        .toList();
+  }
+
+  private static CropView crop(CropChoice c) {
+    return new CropView(
+        c.forageId(),
+        c.purpose(),
+        c.bestFrom(),
+        c.bestTo(),
+        c.latest(),
+        c.firstUse(),
+        c.lowKgPerHa(),
+        c.likelyKgPerHa(),
+        c.highKgPerHa(),
+        c.lostAWeekLateKgPerHa(),
+        c.failShare(),
+        orNull(c.gainLowKg()),
+        orNull(c.gainHighKg()),
+        orNull(c.costPerHa()),
+        c.against(),
+        c.edits());
+  }
+
+  private static Double orNull(double value) {
+    return Double.isNaN(value) ? null : value;
   }
 
   private static MixView mix(LeastCost m) {

@@ -207,6 +207,7 @@ class RolesTest {
       String query =
           switch (operation) {
             case "GET /api/plans/{id}/levers" -> "?gap=0";
+            case "GET /api/plans/{id}/crops" -> "?gap=0&fieldId=saddle";
             case "GET /api/plans/{id}/ledger" -> "?format=CSV";
             case "GET /api/plans/{id}/hay-sum" -> "?lotId=fescue-rounds";
             case "GET /api/plans/{id}/shelves" -> "?measure=ENERGY";
