@@ -99,10 +99,10 @@ public record CropChoice(
     Climate climate = catalogue.climate(stated.farm().climateId());
     Field field = stated.farm().fields().get(at);
     double capacity = trial.before().soilCapacityMm(at);
-    CropCalibration.Spread middle = catalogue.crops().spread(f, climate, w, capacity, w.middle());
-    CropCalibration.Spread onTime = catalogue.crops().spread(f, climate, w, capacity, w.bestTo());
-    CropCalibration.Spread late =
-        catalogue.crops().spread(f, climate, w, capacity, (w.bestTo() - 1 + WEEK) % YEAR + 1);
+    int aWeekLate = (w.bestTo() - 1 + WEEK) % YEAR + 1;
+    List<CropCalibration.Spread> years =
+        catalogue.crops().spread(f, climate, w, capacity, w.middle(), w.bestTo(), aWeekLate);
+    CropCalibration.Spread middle = years.get(0);
     double likely = middle.at(MIDDLE);
     Optional<Integer> inTime = inTime(trial, w);
     int day = inTime.orElse(next(trial.year(), w));
@@ -130,7 +130,7 @@ public record CropChoice(
         likely * Math.min(1, w.yieldLow() / w.yieldLikely()),
         likely,
         likely * Math.max(1, w.yieldHigh() / w.yieldLikely()),
-        Math.max(0, onTime.at(MIDDLE) - late.at(MIDDLE)),
+        Math.max(0, years.get(1).at(MIDDLE) - years.get(2).at(MIDDLE)),
         Math.min(1, w.fails(0) + (1 - w.fails(0)) * (1 - middle.comesUpShare())),
         gain.lowKg(),
         gain.highKg(),

@@ -282,7 +282,7 @@ public final class Bill {
       case "f_ring_open" -> "feeder_ring_open";
       case "f_ring_sheeted" -> "feeder_ring_sheeted";
       case "f_cone" -> "feeder_cone";
-      case "f_bunk", "f_trough_suppl" -> "trough_feed";
+      case "f_bunk", "f_trough_suppl", "f_rack_small" -> "trough_feed";
       default -> null;
     };
   }
@@ -402,19 +402,25 @@ public final class Bill {
       return;
     }
     int g = index(group);
-    double unitDays = 0;
+    double grazed = 0;
+    double fed = 0;
     for (int d = from; d < to; d++) {
       double head = before.resolved().groupYear(g).head(d);
-      unitDays += head <= 0 ? 0 : c.head() * before.needKg(g, d) / head / stated.farm().audKg();
+      double units = head <= 0 ? 0 : c.head() * before.needKg(g, d) / head / stated.farm().audKg();
+      // where frost stops the grass here it does so there: they are kept on feed
+      if (before.resolved().normal().frostSeason(d)) {
+        fed += units;
+      } else {
+        grazed += units;
+      }
     }
     int month = c.date().getMonthValue();
-    priced(
-        prices.find("agistment_pasture"),
-        "agistment_pasture",
-        group.name(),
-        sign * unitDays,
-        month,
-        0);
+    rented("agistment_pasture", group, sign * grazed, month);
+    rented("winter_board", group, sign * fed, month);
+  }
+
+  private void rented(String row, AnimalGroup group, double unitDays, int month) {
+    priced(prices.find(row), row, group.name(), unitDays, month, 0);
   }
 
   private void job(String operation, String of, double amount, int month) {

@@ -2,6 +2,7 @@ package wiselarder.core.land;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -178,16 +179,21 @@ public final class CropCalibration {
   }
 
   /**
-   * Yields over the simulated years of a place, in the reference use, less what lateness takes.
+   * Yields over the simulated years of a place, in the reference use, less what lateness takes; one
+   * for each of some days of sowing.
    *
    * @param window what it is sown for, of the table
    * @param capacityMm water the soil holds for the crop
-   * @param sowDoy day of the year on which it is sown, 1 to 365
+   * @param sowDoys days of the year on which it is sown, 1 to 365
    */
-  public Spread spread(
-      Forage f, Climate climate, SowingTable.Window window, double capacityMm, int sowDoy) {
+  public List<Spread> spread(
+      Forage f, Climate climate, SowingTable.Window window, double capacityMm, int... sowDoys) {
     Site site = site(f, climate, capacityMm, null, window.middle());
     Fit fit = new Fit(f, climate, capacityMm, window, window.yieldLikely());
+    return Arrays.stream(sowDoys).mapToObj(doy -> spread(fit, site, window, doy)).toList();
+  }
+
+  private static Spread spread(Fit fit, Site site, SowingTable.Window window, int sowDoy) {
     double late = window.lateShare(window.daysLate(sowDoy));
     List<Double> yields = new ArrayList<>();
     for (int y = 0; y < fit.years.size(); y++) {

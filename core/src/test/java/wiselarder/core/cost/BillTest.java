@@ -167,6 +167,13 @@ class BillTest {
     Bill bill = bill(farm, change(farm, HeadChange.Kind.AWAY, back, 10, null));
     assertThat(bill.lines().get(0).amount()).isCloseTo(300, within(1e-6));
     assertThat(bill.lines().get(0).priceId()).isEqualTo("agistment_pasture");
+    // into the frost: at board from then on
+    Bill winter = bill(farm, change(farm, HeadChange.Kind.AWAY, START.plusDays(170), 10, null));
+    assertThat(winter.lines())
+        .extracting(Bill.Line::priceId)
+        .containsExactly("agistment_pasture", "winter_board");
+    assertThat(winter.lines().get(0).amount() + winter.lines().get(1).amount())
+        .isCloseTo(1600, within(1e-6));
     Bill stated = bill(farm, change(farm, HeadChange.Kind.AWAY, back, 10, 2.0));
     assertThat(stated.total()).isCloseTo(10 * 30 * 2, within(1e-9));
   }
