@@ -229,7 +229,11 @@ class CloseTheGapTest {
     assertThat(crops).not().containsText("not ready before the gap ends");
     button("that do not fit, and why").click();
     assertThat(crops).containsText("not ready before the gap ends");
-    page.getByLabel("Field").selectOption(new SelectOption().setIndex(1));
+    page.getByTestId("close-gap")
+        .getByRole(
+            AriaRole.COMBOBOX, new Locator.GetByRoleOptions().setName("Field").setExact(true))
+        .selectOption(new SelectOption().setIndex(1));
+    assertThat(crops).containsText("not ready before the gap ends");
     crops.getByRole(AriaRole.BUTTON).first().click();
     assertThat(page.getByTestId("in-full")).containsText("chance that it fails");
     button("Put it in the plan").click();
