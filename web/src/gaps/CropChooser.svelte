@@ -137,8 +137,8 @@
 <p class="quiet fine">
   Likely: the middle of twelve simulated years of this climate on the field’s soil, taken each time
   it is ready; poor and good: one season in five each, by the table. A week late: what the middle
-  year loses. Gain is that of growing stock. Cautions show once a crop is planned; ask for variety,
-  rate and rules locally.
+  year loses. Gain is that of growing stock. The cost is seed and sowing; fertiliser is not in it.
+  Cautions show once a crop is planned; ask for variety, rate and rules locally.
 </p>
 
 <style>

@@ -349,13 +349,16 @@ class WaysTest {
   void birthsAreNotMovedBeforeThePlanBegins() {
     Farms farms =
         new Farms()
-            .field("near", 30, 25, 2000)
-            .bales("hay", 20)
-            .graze("cows", null, START.plusDays(75), "near")
+            .field("near", 60, 25, 2000)
+            .bales("hay", 5)
+            .graze("cows", null, START.plusDays(10), "near")
+            .graze("cows", START.plusDays(110), null, "near")
             .feed("cows", null, null);
     farms.groups.add(Farms.dams("cows", "beef/cow", 25, 550, MonthDay.of(9, 10), 0.9));
     FarmPlan plan = farms.build();
-    for (LeverOption o : options(plan, new MoveBirths())) {
+    List<LeverOption> options = options(plan, new MoveBirths());
+    assertThat(options).isNotEmpty();
+    for (LeverOption o : options) {
       AnimalGroup moved = put(o);
       assertThat(moved.birthStart()).isGreaterThan(MonthDay.of(9, 10));
     }
