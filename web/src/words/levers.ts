@@ -43,6 +43,18 @@ export const LEVER_KINDS: Record<Kind, LeverKind> = {
     costs: 'a feeder',
     none: 'What is fed is fed with little waste, or it would bring too little.',
   },
+  SLOW_ROUND: {
+    name: 'Lengthen the round',
+    note: 'Each day gives less, every field rests longer, and more stands later. Slow early: once growth has stopped it does little. Watch condition meanwhile.',
+    costs: 'free',
+    none: 'Those that go short do not graze before it, or a slower round brings nothing.',
+  },
+  STORE_FIRST: {
+    name: 'Feed from the store first',
+    note: 'Grass gets ahead while they stand at stored feed. Mud and dung gather there; keep off wet ground and away from water.',
+    costs: 'free',
+    none: 'Nothing is stored, or grass that is spared before it does not grow more.',
+  },
   STOCKPILE: {
     name: 'Shut fields for later',
     note: 'Autumn growth is kept standing and eaten in strips. The other fields carry the stock meanwhile; that is counted.',
@@ -61,11 +73,23 @@ export const LEVER_KINDS: Record<Kind, LeverKind> = {
     costs: 'machine work',
     none: 'No field that can be mown has enough to spare before it.',
   },
+  CUT_WRAPPED: {
+    name: 'Cut and wrap it',
+    note: 'Two dry days instead of four, and better feed. Film costs, bales are heavy and ferment six weeks; torn film spoils them. Rotten wraps kill: throw them out.',
+    costs: 'machine work',
+    none: 'No field that can be mown has enough to spare two months before it.',
+  },
   NITROGEN: {
     name: 'Grow more with nitrogen',
     note: 'Without rain it does little, clover suffers. How much, what and where not: soil test, label and local code.',
     costs: 'fertiliser',
     none: 'No grass that is eaten in it answers in time, or it would bring too little.',
+  },
+  IRRIGATE: {
+    name: 'Water more',
+    note: 'Only fields that the plan waters already: whether there is more water and a right to it, you know. In great heat cool-season grass answers little.',
+    costs: 'pumping',
+    none: 'No field is watered in this plan, or more water brings too little.',
   },
   SOW: {
     name: 'Sow a crop',
@@ -90,6 +114,18 @@ export const LEVER_KINDS: Record<Kind, LeverKind> = {
     note: 'To ground that is found early. Rent, haulage, and the risk of mixing herds; ask your veterinarian.',
     costs: 'rent',
     none: 'Sending them away would bring too little.',
+  },
+  STRAW: {
+    name: 'Straw in the ration',
+    note: 'Three tenths of what dry grown stock eat. It fills and feeds little: protein, energy and mineral must come beside it, and water. Look at their diet under Herd; ask your adviser.',
+    costs: 'no price',
+    none: 'None of those that go short is grown and dry over all of it, or no price is known.',
+  },
+  CONCENTRATE: {
+    name: 'A byproduct in the trough',
+    note: 'A fifth of what they eat, as fibre rather than starch, which takes the place of as much forage. Build it up over days, room at the trough for all; sheep and copper: read the label, ask your adviser.',
+    costs: 'no price',
+    none: 'No price is known, or it is far dearer than hay for what it brings.',
   },
   BUY_HAY: {
     name: 'Buy hay',
@@ -137,6 +173,14 @@ export function leverTitle(
       const way = wayName(has(lever, 'putLot').feedingMethodId).split(' that ')[0];
       return `Feed ${some(lever.edits.map((e) => e.putLot!.name))} by ${way[0].toLowerCase()}${way.slice(1)}`;
     }
+    case 'SLOW_ROUND': {
+      const slow = slowed(lever);
+      return `Rounds of ${slow.roundDays} days from ${shortDate(slow.fromInclusive!)}`;
+    }
+    case 'STORE_FIRST': {
+      const step = has(lever, 'setFeeding').steps[0];
+      return `Feed from the store ${shortDate(step.fromInclusive!)} to ${shortDate(lastDay(step.toExclusive!))}`;
+    }
     case 'STOCKPILE':
       return `Shut ${field(has(lever, 'putClosing').fieldId)}`;
     case 'WEAN_SOONER': {
@@ -146,6 +190,14 @@ export function leverTitle(
     case 'CUT_SURPLUS': {
       const cut = has(lever, 'putCut');
       return `Cut ${field(cut.fieldId)} on ${shortDate(cut.date)}`;
+    }
+    case 'CUT_WRAPPED': {
+      const cut = has(lever, 'putCut');
+      return `Cut and wrap ${field(cut.fieldId)} on ${shortDate(cut.date)}`;
+    }
+    case 'IRRIGATE': {
+      const gifts = lever.edits.map((e) => e.putIrrigation!);
+      return `Water ${field(gifts[0].fieldId)} ${gifts.length} times from ${shortDate(gifts[0].date)}`;
     }
     case 'NITROGEN': {
       const dressing = has(lever, 'putDressing');
@@ -169,11 +221,24 @@ export function leverTitle(
       const away = newest(group.changes);
       return `Send ${away.head} of ${group.name} away, ${shortDate(away.date)} to ${shortDate(lastDay(away.untilExclusive!))}`;
     }
+    case 'STRAW':
+    case 'CONCENTRATE': {
+      const bought = has(lever, 'putPurchase').lot;
+      const name = bought.name.toLowerCase();
+      return `Buy ${bought.units.toLocaleString('en-US')} ${plural(bought.unitName, bought.units)} of ${name}`;
+    }
     case 'BUY_HAY': {
       const bought = has(lever, 'putPurchase').lot;
       return `Buy ${bought.units.toLocaleString('en-US')} ${plural(bought.unitName, bought.units)}`;
     }
   }
+}
+
+/** The first step that a longer round is put on. */
+function slowed(lever: Lever) {
+  const steps = lever.edits.flatMap((e) => e.setFeeding?.steps ?? []);
+  const longest = Math.max(...steps.map((s) => s.roundDays ?? 0));
+  return steps.find((s) => s.roundDays === longest && s.fromInclusive)!;
 }
 
 type Group = NonNullable<Edit['putGroup']>;

@@ -14,7 +14,7 @@ import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.Items;
 import wiselarder.core.store.Lot;
 
-/** Cuts a field for hay before the gap, while more stands there than stock will eat. */
+/** Cuts a field before the gap, while more stands there than stock will eat: dry, or wrapped. */
 public final class CutSurplus implements Lever {
   private static final int TRIED_FIELDS = 5;
   private static final int TRIED_DAYS = 3;
@@ -26,9 +26,28 @@ public final class CutSurplus implements Lever {
   /** Hay lies in store for so long before it is wanted. */
   private static final int READY_DAYS = 14;
 
+  /** Wrapped feed ferments for so long before it is opened. */
+  private static final int FERMENTED_DAYS = 42;
+
+  private final boolean wrapped;
+
+  private CutSurplus(boolean wrapped) {
+    this.wrapped = wrapped;
+  }
+
+  /** Dried and baled. */
+  public static CutSurplus hay() {
+    return new CutSurplus(false);
+  }
+
+  /** Wilted, baled and wrapped: two dry days are enough. */
+  public static CutSurplus wrapped() {
+    return new CutSurplus(true);
+  }
+
   @Override
   public LeverOption.Kind kind() {
-    return LeverOption.Kind.CUT_SURPLUS;
+    return wrapped ? LeverOption.Kind.CUT_WRAPPED : LeverOption.Kind.CUT_SURPLUS;
   }
 
   @Override
@@ -48,9 +67,11 @@ public final class CutSurplus implements Lever {
     return b.mownKgPerHa(field, day) * trial.stated().farm().fields().get(field).netAreaHa();
   }
 
-  private static List<Integer> days(Trial trial, int field) {
+  private List<Integer> days(Trial trial, int field) {
     List<Integer> days = new ArrayList<>();
-    for (int d = 0; d < trial.gap().firstDay() - READY_DAYS; d += STEP_DAYS) {
+    for (int d = 0;
+        d < trial.gap().firstDay() - (wrapped ? FERMENTED_DAYS : READY_DAYS);
+        d += STEP_DAYS) {
       if (standingKg(trial, field, d) >= LEAST_CUT_KG) {
         days.add(d);
       }
@@ -59,12 +80,12 @@ public final class CutSurplus implements Lever {
     return days;
   }
 
-  private static double most(Trial trial, int field) {
+  private double most(Trial trial, int field) {
     List<Integer> days = days(trial, field);
     return days.isEmpty() ? 0 : standingKg(trial, field, days.get(0));
   }
 
-  private static Optional<Candidate> cut(Trial trial, int f) {
+  private Optional<Candidate> cut(Trial trial, int f) {
     Field field = trial.stated().farm().fields().get(f);
     return trial.onBestDay(
         days(trial, f).stream().limit(TRIED_DAYS).mapToInt(d -> d),
@@ -73,7 +94,10 @@ public final class CutSurplus implements Lever {
   }
 
   /** By the machine there is; leaf shatters where legumes are half of it. */
-  private static String made(Trial trial, Field field) {
+  private String made(Trial trial, Field field) {
+    if (wrapped) {
+      return "h_haylage";
+    }
     if (!trial.stated().farm().has(Farm.Machine.MOWER_CONDITIONER)) {
       return "h_hay_not_conditioned";
     }
@@ -84,13 +108,14 @@ public final class CutSurplus implements Lever {
 
   private static final double HALF = 0.5;
 
-  private static List<PlanEdit> cutOn(Trial trial, Field field, int day) {
+  private List<PlanEdit> cutOn(Trial trial, Field field, int day) {
     PlanYear year = trial.year();
     List<HayCut> cuts = trial.stated().plan().cuts();
     String id = Trial.freeId("cut-" + field.id(), cuts.stream().map(HayCut::id).toList());
     String lot =
         Trial.freeId("hay-" + field.id(), trial.stated().allLots().stream().map(Lot::id).toList());
-    return List.of(
+    List<PlanEdit> edits = new ArrayList<>();
+    edits.add(
         new PlanEdit.Put<>(
             Items.CUTS,
             new HayCut(
@@ -100,14 +125,16 @@ public final class CutSurplus implements Lever {
                 made(trial, field),
                 new Lot(
                     lot,
-                    field.name() + " hay",
-                    "round bale",
+                    field.name() + (wrapped ? " haylage" : " hay"),
+                    wrapped ? "wrapped bale" : "round bale",
                     0,
-                    365,
-                    0.87,
-                    "s_barn",
+                    wrapped ? 650 : 365,
+                    wrapped ? 0.5 : 0.87,
+                    wrapped ? "s_wrapped_sound" : "s_barn",
                     "f_ring_open",
                     null,
                     ""))));
+    edits.addAll(trial.feedingLast(lot, day));
+    return edits;
   }
 }

@@ -298,13 +298,20 @@ public record LeastCost(
       for (PlanEdit edit : way) {
         if (edit instanceof PlanEdit.SetFeeding feeding) {
           List<FeedStep> was = trial.stepsOf(feeding.groupId());
-          feeding.steps().stream()
-              .filter(s -> !was.contains(s))
-              .forEach(s -> s.sourceIds().forEach(id -> feet.add("source " + id)));
+          feeding.steps().stream().filter(s -> !was.contains(s)).forEach(s -> feet.addAll(feet(s)));
         } else if (edit instanceof PlanEdit.Put<?> put) {
           foot(put.item()).ifPresent(feet::add);
         }
       }
+      return feet;
+    }
+
+    private static Set<String> feet(FeedStep step) {
+      Set<String> feet = new HashSet<>();
+      if (step.sourceIds().isEmpty()) {
+        feet.add(step.kind() + " " + step.groupId());
+      }
+      step.sourceIds().forEach(id -> feet.add("source " + id));
       return feet;
     }
 

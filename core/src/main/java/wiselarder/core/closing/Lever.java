@@ -17,14 +17,20 @@ public interface Lever {
         new OpenStore(),
         new OpenSooner(),
         new LessWaste(),
+        new SlowRound(),
+        new StoreFirst(),
         new ShutForStockpile(),
         new WeanSooner(),
-        new CutSurplus(),
+        CutSurplus.hay(),
+        CutSurplus.wrapped(),
         new Dress(),
+        new WaterMore(),
         new SowCrop(),
         new MoveBirths(),
         FewerMouths.sold(),
-        FewerMouths.away());
+        FewerMouths.away(),
+        FeedBeside.straw(),
+        FeedBeside.concentrate());
   }
 
   /** How options are told apart on the screen. */

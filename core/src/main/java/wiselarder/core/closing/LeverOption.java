@@ -35,15 +35,26 @@ public record LeverOption(
     OPEN_SOONER,
     /** Stored feed by a way that wastes less. */
     LESS_WASTE,
+    /** A longer rotation, so that more stands. */
+    SLOW_ROUND,
+    /** Stored feed first, so that grass gets ahead. */
+    STORE_FIRST,
     STOCKPILE,
     WEAN_SOONER,
     CUT_SURPLUS,
+    /** The same, wrapped wilted. */
+    CUT_WRAPPED,
     NITROGEN,
+    IRRIGATE,
     /** A crop, on a field that lies idle then or gives little. */
     SOW,
     MOVE_BIRTHS,
     SELL,
     SEND_AWAY,
+    /** In the ration of dry stock. */
+    STRAW,
+    /** A byproduct in the trough. */
+    CONCENTRATE,
     BUY_HAY
   }
 }

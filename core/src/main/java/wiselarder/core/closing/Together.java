@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.IntStream;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.edit.Rebase;
 import wiselarder.core.herd.AnimalGroup;
@@ -70,30 +71,43 @@ public final class Together {
         .orElse(List.of());
   }
 
-  /** Steps that a way adds before and after those of the plan are put about what there is now. */
+  /**
+   * What a way does to an order of feeds, done to the order there is now: steps that it changes or
+   * leaves out are changed and left out, and what it adds stands behind the step that it stood
+   * behind, or first.
+   */
   private PlanEdit feeding(PlanEdit.SetFeeding mine) {
     List<FeedStep> was = steps(base, mine.groupId());
-    List<FeedStep> now = steps(running, mine.groupId());
+    List<FeedStep> all = new ArrayList<>(steps(running, mine.groupId()));
     Set<String> known = new HashSet<>();
     was.forEach(s -> known.add(s.id()));
+    Set<String> kept = new HashSet<>();
+    mine.steps().forEach(s -> kept.add(s.id()));
+    all.removeIf(s -> known.contains(s.id()) && !kept.contains(s.id()));
     List<String> taken =
         new ArrayList<>(running.plan().steps().stream().map(FeedStep::id).toList());
-    List<FeedStep> first = new ArrayList<>();
-    List<FeedStep> last = new ArrayList<>();
-    boolean past = false;
+    int at = 0;
     for (FeedStep step : mine.steps()) {
       if (known.contains(step.id())) {
-        past = true;
+        int there = place(all, step.id());
+        if (there >= 0 && !was.contains(step)) {
+          all.set(there, step);
+        }
+        at = there >= 0 ? there + 1 : at;
       } else {
         FeedStep fresh = step.named(Trial.freeId(step.id(), taken));
         taken.add(fresh.id());
-        (past ? last : first).add(fresh);
+        all.add(at++, fresh);
       }
     }
-    List<FeedStep> all = new ArrayList<>(first);
-    all.addAll(now);
-    all.addAll(last);
     return new PlanEdit.SetFeeding(mine.groupId(), all);
+  }
+
+  private static int place(List<FeedStep> steps, String id) {
+    return IntStream.range(0, steps.size())
+        .filter(i -> steps.get(i).id().equals(id))
+        .findFirst()
+        .orElse(-1);
   }
 
   private static List<FeedStep> steps(FarmPlan in, String group) {

@@ -209,7 +209,8 @@ public final class Trial {
     }
   }
 
-  private YearBalance year(List<PlanEdit> edits) {
+  /** The year with some edits made. */
+  YearBalance year(List<PlanEdit> edits) {
     return engine.tryOut(stated, edits);
   }
 
@@ -291,6 +292,36 @@ public final class Trial {
       edits.add(new PlanEdit.SetFeeding(group, steps));
     }
     return edits;
+  }
+
+  /**
+   * Lets those that go short eat a lot after all else, from a day on, where no step of theirs means
+   * the whole store.
+   */
+  List<PlanEdit> feedingLast(String lotId, int from) {
+    List<PlanEdit> edits = new ArrayList<>();
+    for (String group : groups()) {
+      List<FeedStep> steps = new ArrayList<>(stepsOf(group));
+      if (steps.stream().anyMatch(this::opensStore)) {
+        continue;
+      }
+      steps.add(
+          new FeedStep(
+              freeStep(group + "-" + lotId),
+              group,
+              FeedStep.Kind.STORE,
+              List.of(lotId),
+              year().date(from),
+              null));
+      edits.add(new PlanEdit.SetFeeding(group, steps));
+    }
+    return edits;
+  }
+
+  private boolean opensStore(FeedStep step) {
+    return step.kind() == FeedStep.Kind.STORE
+        && step.sourceIds().isEmpty()
+        && (step.toExclusive() == null || year().day(step.toExclusive()) > gap.firstDay());
   }
 
   private boolean opens(FeedStep step, String fieldId) {

@@ -71,6 +71,17 @@ public record FeedStep(
         other, groupId, kind, sourceIds, fromInclusive, toExclusive, portion, roundDays);
   }
 
+  /** The same on other days. */
+  public FeedStep between(LocalDate from, LocalDate to) {
+    return new FeedStep(id, groupId, kind, sourceIds, from, to, portion, roundDays);
+  }
+
+  /** The same with the rotation held at so many days. */
+  public FeedStep inRounds(int days) {
+    return new FeedStep(
+        id, groupId, kind, sourceIds, fromInclusive, toExclusive, portion, Integer.valueOf(days));
+  }
+
   /** What a new group does until somebody says otherwise: graze every field, then eat the store. */
   public static List<FeedStep> usual(String groupId) {
     return List.of(

@@ -248,7 +248,7 @@ class WaysTest {
         hayable(
             Farms.stand("meadow", 6, "tall_fescue_novel", Collections.nCopies(12, 30.0), 4200)));
     FarmPlan plan = farms.build();
-    LeverOption option = options(plan, new CutSurplus()).get(0);
+    LeverOption option = options(plan, CutSurplus.hay()).get(0);
     HayCut cut = put(option);
     assertThat(cut.fieldId()).isEqualTo("meadow");
     assertThat(cut.date()).isBefore(START.plusDays(gap(plan).firstDay() - 14));
