@@ -2,6 +2,7 @@ package wiselarder.core.closing;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
@@ -14,16 +15,23 @@ import org.ojalgo.type.context.NumberContext;
 /**
  * A mixed-integer programme: which of some ways to take, whole or not at all, and how much hay to
  * buy for each week, so that every week's need is met at the least cost. Ways that use the same
- * ground, lot or animals are taken once.
+ * ground, lot or animals are taken once. Several years may be looked at at once: the same ways must
+ * do in each, and as much hay is bought as the neediest of them asks for.
  *
- * @param needKg dry matter that is missing in each week
+ * @param needKg dry matter that is missing in each week, one year after the other
+ * @param years how many there are; all of them have as many weeks
  * @param ways what each costs and brings
  * @param apart pairs of ways of which at most one is taken
  * @param hayPerKg what a kg of dry matter that is eaten costs as hay; infinite where none is bought
  */
-record Mix(double[] needKg, List<Way> ways, List<int[]> apart, double hayPerKg) {
+record Mix(double[] needKg, int years, List<Way> ways, List<int[]> apart, double hayPerKg) {
   /** The solver's own is so narrow that it calls one programme in forty infeasible that is not. */
   private static final NumberContext TOLERANCE = NumberContext.of(8, 6);
+
+  /** One year. */
+  Mix(double[] needKg, List<Way> ways, List<int[]> apart, double hayPerKg) {
+    this(needKg, 1, ways, apart, hayPerKg);
+  }
 
   /** Where a need cannot be met it stays open at this price a kg, beyond any feed's. */
   static final double OPEN_PER_KG = 1000;
@@ -40,7 +48,7 @@ record Mix(double[] needKg, List<Way> ways, List<int[]> apart, double hayPerKg) 
    * What is cheapest.
    *
    * @param taken places of the ways, ascending
-   * @param hayKg hay eaten in each week
+   * @param hayKg hay that it takes in each week; what is bought is the most that any year takes
    * @param openKg need that is met by nothing
    * @param cost of ways and hay, without what stays open
    */
@@ -68,11 +76,21 @@ record Mix(double[] needKg, List<Way> ways, List<int[]> apart, double hayPerKg) 
       }
     }
     boolean bought = !Double.isInfinite(hayPerKg);
+    Expression[] enough = bought && years > 1 ? enoughHay(model) : new Expression[0];
     for (int w = 0; w < needKg.length; w++) {
+      if (isMet(w)) {
+        continue;
+      }
       Expression met = model.addExpression("week" + w).lower(needKg[w]);
       met.set(model.addVariable("open" + w).lower(0).weight(OPEN_PER_KG), 1);
       if (bought) {
-        met.set(model.addVariable("hay" + w).lower(0).weight(hayPerKg), 1);
+        Variable eaten = model.addVariable("hay" + w).lower(0);
+        met.set(eaten, 1);
+        if (years > 1) {
+          enough[year(w)].set(eaten, -1);
+        } else {
+          eaten.weight(hayPerKg);
+        }
       }
       for (int i = 0; i < take.length; i++) {
         if (ways.get(i).kg[w] != 0) {
@@ -93,43 +111,50 @@ record Mix(double[] needKg, List<Way> ways, List<int[]> apart, double hayPerKg) 
     return answer(take, must, never);
   }
 
-  private Answer answer(Variable[] take, Set<Integer> must, Set<Integer> never) {
-    boolean[] taken = new boolean[take.length];
-    for (int i = 0; i < take.length; i++) {
-      taken[i] = take[i].getValue().doubleValue() > HALF;
+  /** What is bought is no less than any year takes. */
+  private Expression[] enoughHay(ExpressionsBasedModel model) {
+    Variable hay = model.addVariable("hay").lower(0).weight(hayPerKg);
+    Expression[] enough = new Expression[years];
+    for (int y = 0; y < years; y++) {
+      enough[y] = model.addExpression("year" + y).lower(0).set(hay, 1);
     }
-    polish(taken, must, never);
-    return of(taken);
+    return enough;
+  }
+
+  private Answer answer(Variable[] take, Set<Integer> must, Set<Integer> never) {
+    boolean[] found = new boolean[take.length];
+    boolean[] least = new boolean[take.length];
+    for (int i = 0; i < take.length; i++) {
+      found[i] = take[i].getValue().doubleValue() > HALF;
+      least[i] = must.contains(i) && !never.contains(i);
+    }
+    List<boolean[]> starts = new ArrayList<>(List.of(found, least));
+    for (int i = 0; i < take.length && take.length <= Exchange.FEW_WAYS; i++) {
+      boolean[] with = least.clone();
+      with[i] = true;
+      if (allowed(with, must, never)) {
+        starts.add(with);
+      }
+    }
+    Exchange exchange = new Exchange(this, must, never);
+    starts.forEach(exchange::polish);
+    return starts.stream()
+        .map(this::of)
+        .min(Comparator.comparingDouble(Answer::objective))
+        .orElseThrow();
   }
 
   private static final double HALF = 0.5;
 
-  /**
-   * Takes or leaves one way, or two at once, while that makes it cheaper: the solver now and then
-   * stops one exchange short of the best, which is seen against every set that there is.
-   */
-  private void polish(boolean[] taken, Set<Integer> must, Set<Integer> never) {
-    double best = of(taken).objective();
-    boolean better = true;
-    while (better) {
-      better = false;
-      for (int a = 0; a < taken.length; a++) {
-        for (int b = a; b < taken.length; b++) {
-          boolean[] other = taken.clone();
-          other[a] = !other[a];
-          other[b] = a == b ? other[b] : !other[b];
-          double cost = allowed(other, must, never) ? of(other).objective() : best;
-          if (cost < best - LEAST_GAIN) {
-            best = cost;
-            System.arraycopy(other, 0, taken, 0, taken.length);
-            better = true;
-          }
-        }
-      }
-    }
+  /** Nothing is missing in a week, and no way takes from it. */
+  boolean isMet(int week) {
+    return needKg[week] <= 0 && ways.stream().allMatch(way -> way.kg[week] >= 0);
   }
 
-  private static final double LEAST_GAIN = 1e-6;
+  /** The year that a week is in. */
+  int year(int week) {
+    return week * years / needKg.length;
+  }
 
   private boolean allowed(boolean[] taken, Set<Integer> must, Set<Integer> never) {
     return must.stream().allMatch(i -> taken[i] || never.contains(i))
@@ -151,6 +176,7 @@ record Mix(double[] needKg, List<Way> ways, List<int[]> apart, double hayPerKg) 
     }
     boolean bought = !Double.isInfinite(hayPerKg);
     double[] hay = new double[needKg.length];
+    double[] inYear = new double[years];
     double open = 0;
     for (int w = 0; w < needKg.length; w++) {
       double missing = needKg[w];
@@ -160,10 +186,13 @@ record Mix(double[] needKg, List<Way> ways, List<int[]> apart, double hayPerKg) 
       missing = Math.max(0, missing);
       if (bought) {
         hay[w] = missing;
-        cost += missing * hayPerKg;
+        inYear[year(w)] += missing;
       } else {
         open += missing;
       }
+    }
+    if (bought) {
+      cost += hayPerKg * Arrays.stream(inYear).max().orElse(0);
     }
     return new Answer(List.copyOf(taken), hay, open, cost);
   }
@@ -177,11 +206,24 @@ record Mix(double[] needKg, List<Way> ways, List<int[]> apart, double hayPerKg) 
       lp.append(term(ways.get(i).cost, "way" + i));
     }
     boolean bought = !Double.isInfinite(hayPerKg);
+    boolean most = bought && years > 1;
+    lp.append(most ? term(hayPerKg, "hay") : "");
     for (int w = 0; w < needKg.length; w++) {
-      lp.append(bought ? term(hayPerKg, "hay" + w) : "").append(term(OPEN_PER_KG, "open" + w));
+      lp.append(bought && !most ? term(hayPerKg, "hay" + w) : "");
+      lp.append(term(OPEN_PER_KG, "open" + w));
     }
     lp.append("\nSubject To\n");
+    for (int y = 0; y < years && most; y++) {
+      lp.append(" year").append(y).append(":").append(term(1, "hay"));
+      for (int w = 0; w < needKg.length; w++) {
+        lp.append(year(w) == y ? term(-1, "hay" + w) : "");
+      }
+      lp.append(" >= 0\n");
+    }
     for (int w = 0; w < needKg.length; w++) {
+      if (isMet(w)) {
+        continue;
+      }
       lp.append(" week").append(w).append(":").append(term(1, "open" + w));
       lp.append(bought ? term(1, "hay" + w) : "");
       for (int i = 0; i < ways.size(); i++) {
@@ -212,6 +254,6 @@ record Mix(double[] needKg, List<Way> ways, List<int[]> apart, double hayPerKg) 
     for (int w = 0; w < more.length; w++) {
       more[w] += moreKg[w];
     }
-    return new Mix(more, ways, apart, hayPerKg);
+    return new Mix(more, years, ways, apart, hayPerKg);
   }
 }

@@ -59,6 +59,11 @@ public final class Engine {
     return new Engine(catalogue, cautions, season, written, years);
   }
 
+  /** The same engine, keeping its years for itself: for many that are asked for once. */
+  public Engine apart() {
+    return new Engine(catalogue, cautions, season, records, years == null ? null : new Years());
+  }
+
   /** The same engine, reckoning every year from nothing: it proves the other one. */
   public Engine slow() {
     return new Engine(catalogue, cautions, season, records, null);

@@ -38,6 +38,36 @@ public record Gap(
         causes);
   }
 
+  /** The same gap over other days. */
+  public Gap over(int first, int last) {
+    return new Gap(
+        kind,
+        first,
+        last,
+        shortDays,
+        shortKg,
+        animalUnitDays,
+        deepestDay,
+        deepestKg,
+        groups,
+        causes);
+  }
+
+  /** The same days, for these groups. */
+  public Gap of(List<GroupShare> others) {
+    return new Gap(
+        kind,
+        firstDay,
+        lastDay,
+        shortDays,
+        shortKg,
+        animalUnitDays,
+        deepestDay,
+        deepestKg,
+        List.copyOf(others),
+        causes);
+  }
+
   /** What is short. */
   public enum Kind {
     /** Grazing does not meet the need: stored feed must be fed. */

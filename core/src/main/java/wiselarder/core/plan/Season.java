@@ -79,6 +79,11 @@ public record Season(Kind kind, String id, LocalDate first, long seed) {
     throw unknown(key);
   }
 
+  /** A simulated year of the place. */
+  public static Season simulated(long seed) {
+    return new Season(Kind.SEED, "", null, seed);
+  }
+
   /** The key that {@link #parse} reads. */
   public String key() {
     return switch (kind) {

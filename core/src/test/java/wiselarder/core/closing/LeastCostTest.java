@@ -13,6 +13,8 @@ import wiselarder.core.Farms;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.gap.Gap;
+import wiselarder.core.land.Field;
+import wiselarder.core.land.Stand;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.store.Lot;
 
@@ -102,5 +104,44 @@ class LeastCostTest {
     LeastCost none = LeastCost.of(ENGINE, plan, gap(plan), List.of(), null, Set.of(), Set.of());
     assertThat(none.leftKg()).isCloseTo(gap(plan).shortKg(), within(1e-6));
     assertThat(none.buyingAllCost()).isNaN();
+  }
+
+  /** A field that grows by the weather: to be surer costs more, and the same years are drawn. */
+  @Test
+  void toBeSurerCostsNoLessAndDoesInAsManyYears() {
+    Farms farms = new Farms().eaters("herd", 20, 10).bales("hay", 40);
+    farms.fields.add(
+        new Field(
+            "grass",
+            "grass",
+            16,
+            new Stand("tall_fescue_novel", 6000.0, null, 1500.0, 0, null, null),
+            Field.Grazing.SET_STOCKED,
+            null,
+            null,
+            null,
+            true,
+            "",
+            null));
+    FarmPlan plan = farms.graze("herd", null, null).feed("herd", null, null).build();
+    Gap gap = gap(plan);
+    Sureness now = Sureness.of(ENGINE, plan, gap, List.of());
+    assertThat(now).isEqualTo(Sureness.of(ENGINE, plan, gap, List.of()));
+    assertThat(now.years())
+        .hasSize(Sureness.YEARS)
+        .isSortedAccordingTo(java.util.Comparator.comparingDouble(Sureness.Year::bareKgBefore));
+    // ten of twenty are no harder than the tenth
+    assertThat(now.noHarder(0.5)).isEqualTo(now.years().get(9));
+    assertThat(now.noHarder(1)).isEqualTo(now.years().get(19));
+    double cost = 0;
+    for (double share : new double[] {0.5, 0.8, 1}) {
+      LeastCost mix = LeastCost.sure(ENGINE, plan, gap, List.of(), HAY, Set.of(), Set.of(), share);
+      assertThat(mix.sureness().closedAfter()).isGreaterThanOrEqualTo(now.wanted(share));
+      assertThat(mix.cost()).isGreaterThanOrEqualTo(cost);
+      cost = mix.cost();
+      assertThat(mix.sureness()).isEqualTo(Sureness.of(ENGINE, plan, gap, mix.edits()));
+    }
+    assertThat(now.years().get(19).bareKgBefore())
+        .isGreaterThan(1.05 * now.years().get(0).bareKgBefore());
   }
 }

@@ -7,8 +7,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.DoubleStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 
 /** The choice among ways, against answers found by hand and by trying every set. */
@@ -53,8 +55,12 @@ class MixTest {
   }
 
   private static Mix random(long seed) {
+    return random(seed, 1);
+  }
+
+  private static Mix random(long seed, int years) {
     Random random = new Random(seed);
-    int weeks = 1 + random.nextInt(4);
+    int weeks = years * (1 + random.nextInt(4));
     double[] need = new double[weeks];
     for (int w = 0; w < weeks; w++) {
       need[w] = random.nextInt(200);
@@ -72,7 +78,7 @@ class MixTest {
     if (count > 1 && random.nextBoolean()) {
       apart.add(new int[] {0, 1});
     }
-    return new Mix(need, ways, apart, random.nextBoolean() ? 1.5 : NONE);
+    return new Mix(need, years, ways, apart, random.nextBoolean() ? 1.5 : NONE);
   }
 
   /** The best of every set there is. */
@@ -91,13 +97,19 @@ class MixTest {
       for (int i = 0; i < mix.ways().size(); i++) {
         cost += (taken >> i & 1) == 1 ? mix.ways().get(i).cost() : 0;
       }
+      int weeks = mix.needKg().length / mix.years();
+      double[] inYear = new double[mix.years()];
       for (int w = 0; w < mix.needKg().length; w++) {
         double missing = mix.needKg()[w];
         for (int i = 0; i < mix.ways().size(); i++) {
           missing -= (taken >> i & 1) == 1 ? mix.ways().get(i).kg()[w] : 0;
         }
-        cost += Math.max(0, missing) * Math.min(mix.hayPerKg(), Mix.OPEN_PER_KG);
+        inYear[w / weeks] += Math.max(0, missing);
       }
+      cost +=
+          Double.isInfinite(mix.hayPerKg())
+              ? Mix.OPEN_PER_KG * DoubleStream.of(inYear).sum()
+              : mix.hayPerKg() * DoubleStream.of(inYear).max().orElseThrow();
       best = Math.min(best, cost);
     }
     return best;
@@ -108,6 +120,25 @@ class MixTest {
     Mix mix = random(seed);
     assertThat(mix.solve(Set.of(), Set.of()).objective())
         .isCloseTo(byTrying(mix, Set.of()), within(1e-3));
+  }
+
+  /** The same ways must do in every year, and hay is bought for the neediest. */
+  @Property(tries = 300)
+  void noOtherSetIsCheaperInSeveralYears(
+      @ForAll long seed, @ForAll @IntRange(min = 2, max = 4) int years) {
+    Mix mix = random(seed, years);
+    assertThat(mix.solve(Set.of(), Set.of()).objective())
+        .isCloseTo(byTrying(mix, Set.of()), within(1e-3));
+  }
+
+  /** Two years of one week, 100 and 60 kg: hay for the first does for the second too. */
+  @Test
+  void hayIsBoughtOnceForAllYears() {
+    Mix mix = new Mix(new double[] {100, 60}, 2, List.of(way(70, 60, 60)), List.of(), 1);
+    // hay alone is 100; the way and 40 of hay are 110
+    assertThat(mix.solve(Set.of(), Set.of()).cost()).isCloseTo(100, within(1e-6));
+    assertThat(mix.solve(Set.of(0), Set.of()).cost()).isCloseTo(110, within(1e-6));
+    assertThat(mix.lp()).contains("year1: + 1.00000000 hay - 1.00000000 hay1 >= 0");
   }
 
   @Property(tries = 150)

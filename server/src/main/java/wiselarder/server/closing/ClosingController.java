@@ -21,6 +21,7 @@ import wiselarder.core.closing.InFull;
 import wiselarder.core.closing.LeastCost;
 import wiselarder.core.closing.Lever;
 import wiselarder.core.closing.LeverOption;
+import wiselarder.core.closing.Sureness;
 import wiselarder.core.closing.Trial;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
@@ -115,24 +116,78 @@ class ClosingController {
   }
 
   private static void check(List<List<PlanEdit>> ways, int least, int most) {
+    check(ways, least, most, 1);
+  }
+
+  private static void check(List<List<PlanEdit>> ways, int least, int most, int leastEdits) {
     Check.present("ways", ways);
     Check.range("ways", ways.size(), least, most);
     for (List<PlanEdit> way : ways) {
       Check.present("ways", way);
-      Check.range("ways", way.size(), 1, MOST_EDITS);
+      Check.range("ways", way.size(), leastEdits, MOST_EDITS);
       way.forEach(e -> Check.present("ways", e instanceof PlanEdit.Replace ? null : e));
     }
   }
 
   /**
+   * A gap to be looked at in the simulated years.
+   *
+   * @param edits tried on the plan; empty for the plan as it stands
+   */
+  record SurenessRequest(int gap, List<PlanEdit> edits) {}
+
+  /** One simulated year; as {@link Sureness.Year}. */
+  record SurenessYear(String season, double bareKgBefore, double bareKgAfter) {}
+
+  /** In how many simulated years a gap is closed; as {@link Sureness}. */
+  record SurenessView(double dayKg, int closedBefore, int closedAfter, List<SurenessYear> years) {}
+
+  /** In how many simulated years the gap is closed, with and without some edits. */
+  @PostMapping("/plans/{id}/sureness")
+  SurenessView sureness(
+      @PathVariable String id,
+      @RequestBody SurenessRequest request,
+      @RequestParam(defaultValue = "normal") String season,
+      @AuthenticationPrincipal Person person) {
+    check(List.of(Check.present("edits", request.edits)), 1, 1, 0);
+    StoredPlan plan = plans.get(id, person);
+    Engine engine = weather.engine(season, plan);
+    FarmPlan stated = plan.content();
+    return view(Sureness.of(engine, stated, gap(engine, stated, request.gap), request.edits));
+  }
+
+  private static SurenessView view(Sureness s) {
+    return new SurenessView(
+        s.dayKg(),
+        s.closedBefore(),
+        s.closedAfter(),
+        s.years().stream()
+            .map(y -> new SurenessYear(y.season().key(), y.bareKgBefore(), y.bareKgAfter()))
+            .toList());
+  }
+
+  /**
    * Ways among which the cheapest mix is sought.
    *
+   * @param sure share of the simulated years in which it must close the gap; null for the season
+   *     that is looked at alone
    * @param must places of those that are taken in any case
    * @param never places of those that are not
    * @param buyHay whether hay may be bought beside them
    */
   record MixRequest(
-      int gap, List<List<PlanEdit>> ways, Set<Integer> must, Set<Integer> never, boolean buyHay) {}
+      int gap,
+      List<List<PlanEdit>> ways,
+      Set<Integer> must,
+      Set<Integer> never,
+      boolean buyHay,
+      Double sure) {
+    MixRequest {
+      if (sure != null) {
+        Check.range("mix.sure", sure, LEAST_SURE, 1);
+      }
+    }
+  }
 
   /** What another kg of dry matter is worth from a day on, in the farm's currency. */
   record MixWorth(LocalDate from, double needKg, double perKg) {}
@@ -152,7 +207,8 @@ class ClosingController {
       int repairs,
       List<MixWorth> worth,
       List<MixEnters> enters,
-      List<Integer> unpriced) {}
+      List<Integer> unpriced,
+      SurenessView sureness) {}
 
   /** The cheapest mix of some ways and hay that closes a gap, run through the engine. */
   @PostMapping("/plans/{id}/mix")
@@ -165,15 +221,14 @@ class ClosingController {
     StoredPlan plan = plans.get(id, person);
     Engine engine = weather.engine(season, plan);
     FarmPlan stated = plan.content();
+    Gap its = gap(engine, stated, request.gap);
+    Lot hay = request.buyHay ? pattern(stated, null).orElseThrow() : null;
+    Set<Integer> must = places(request.must, request.ways);
+    Set<Integer> never = places(request.never, request.ways);
     return mix(
-        LeastCost.of(
-            engine,
-            stated,
-            gap(engine, stated, request.gap),
-            request.ways,
-            request.buyHay ? pattern(stated, null).orElseThrow() : null,
-            places(request.must, request.ways),
-            places(request.never, request.ways)));
+        request.sure == null
+            ? LeastCost.of(engine, stated, its, request.ways, hay, must, never)
+            : LeastCost.sure(engine, stated, its, request.ways, hay, must, never, request.sure));
   }
 
   private static Set<Integer> places(Set<Integer> given, List<List<PlanEdit>> ways) {
@@ -260,9 +315,11 @@ class ClosingController {
         m.repairs(),
         m.worth().stream().map(w -> new MixWorth(w.from(), w.needKg(), w.perKg())).toList(),
         m.enters().stream().map(e -> new MixEnters(e.way(), e.cheaperBy())).toList(),
-        m.unpriced());
+        m.unpriced(),
+        m.sureness() == null ? null : view(m.sureness()));
   }
 
+  private static final double LEAST_SURE = 0.05;
   private static final int MOST_WAYS = 20;
   private static final int MOST_MIXED = 80;
   private static final int MOST_EDITS = 200;

@@ -329,6 +329,23 @@ class PlanApiTest {
     assertThat(http.post(PLAN + "/ways", "{\"gap\": 0, \"ways\": []}").status()).isEqualTo(422);
   }
 
+  /** The same twenty years each time; hay for the hardest of most of them closes most of them. */
+  @Test
+  void aGapIsClosedInAsManyYearsAsOneWantsToBeSureOf() {
+    JsonNode now = http.post(PLAN + "/sureness", "{\"gap\": 0, \"edits\": []}").json();
+    assertThat(now.get("years")).hasSize(20);
+    assertThat(now.get("closedAfter")).isEqualTo(now.get("closedBefore"));
+    String sure =
+        "{\"gap\": 0, \"ways\": [], \"must\": [], \"never\": [], \"buyHay\": true, \"sure\": %s}";
+    JsonNode mix = http.post(PLAN + "/mix", sure.formatted("0.8")).json();
+    assertThat(mix.get("sureness").get("closedAfter").asInt()).isGreaterThanOrEqualTo(16);
+    String hay = mix.get("hay").toString();
+    JsonNode then = http.post(PLAN + "/sureness", "{\"gap\": 0, \"edits\": " + hay + "}").json();
+    assertThat(then.get("years")).isEqualTo(mix.get("sureness").get("years"));
+    assertThat(http.post(PLAN + "/mix", sure.formatted("1.2")).status()).isEqualTo(422);
+    assertThat(http.post(PLAN + "/sureness", "{\"gap\": 0}").status()).isEqualTo(422);
+  }
+
   @Test
   void aPriceOfOnesOwnStandsInPlaceOfTheProducts() {
     assertThat(price("nitrogen").get("own").asBoolean()).isFalse();

@@ -1,0 +1,399 @@
+package wiselarder.core.closing;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.IntStream;
+import wiselarder.core.balance.YearBalance;
+import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.cost.Bill;
+import wiselarder.core.edit.PlanEdit;
+import wiselarder.core.engine.Engine;
+import wiselarder.core.gap.Gap;
+import wiselarder.core.herd.AnimalGroup;
+import wiselarder.core.plan.Closing;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.FeedStep;
+import wiselarder.core.plan.HayCut;
+import wiselarder.core.plan.Season;
+import wiselarder.core.plan.Sowing;
+import wiselarder.core.quantity.Refused;
+import wiselarder.core.store.Lot;
+
+/**
+ * Seeks the cheapest mix of ways in one year or in several at once: see {@link LeastCost}. Weeks of
+ * all years stand one after the other.
+ */
+final class MixSearch {
+  private static final int WEEK = 7;
+  private static final int MOST_REPAIRS = 4;
+  private static final double NOTHING_KG = 1;
+  private static final double TRIED_KG = 100;
+  private static final int BOUGHT_BEFORE_DAYS = 14;
+
+  /** A year that is looked at. */
+  private record Look(Engine engine, YearBalance before, Trial trial) {}
+
+  private final List<Look> looks;
+  private final FarmPlan stated;
+  private final Gap gap;
+  private final List<List<PlanEdit>> ways;
+  private final Lot pattern;
+  private final Set<Integer> must;
+  private final Set<Integer> never;
+  private final int weeks;
+
+  /** An engine for each year in which the same ways must do. */
+  MixSearch(
+      List<Engine> engines,
+      FarmPlan stated,
+      Gap gap,
+      List<List<PlanEdit>> ways,
+      Lot hay,
+      Set<Integer> must,
+      Set<Integer> never) {
+    this.stated = stated;
+    this.gap = inAll(engines, stated, gap);
+    this.ways = ways;
+    this.pattern = hay;
+    this.must = Set.copyOf(must);
+    this.never = new HashSet<>(never);
+    this.looks =
+        engines.stream()
+            .map(e -> new Look(e, e.simulate(stated), new Trial(e, stated, this.gap)))
+            .toList();
+    this.weeks = (stated.plan().year().days() + WEEK - 1) / WEEK;
+  }
+
+  /** The gap of all that go short in it in any of the years. */
+  private static Gap inAll(List<Engine> engines, FarmPlan stated, Gap gap) {
+    if (engines.size() < 2) {
+      return gap;
+    }
+    List<Gap.GroupShare> shares = new ArrayList<>();
+    List<AnimalGroup> groups = stated.farm().groups();
+    for (int g = 0; g < groups.size(); g++) {
+      double most = 0;
+      for (Engine e : engines) {
+        YearBalance b = e.simulate(stated);
+        double kg = 0;
+        for (int d = gap.firstDay(); d <= gap.lastDay(); d++) {
+          kg += b.bareKg(g, d);
+        }
+        most = Math.max(most, kg);
+      }
+      if (most > NOTHING_KG) {
+        shares.add(new Gap.GroupShare(groups.get(g).id(), most));
+      }
+    }
+    return gap.of(shares);
+  }
+
+  /** The programme before any repair. */
+  Mix programme() {
+    List<Measured> measured = IntStream.range(0, ways.size()).mapToObj(this::measure).toList();
+    double perKg = bought(List.of()).map(b -> b.cost / b.kg).orElse(Double.POSITIVE_INFINITY);
+    return mix(measured, perKg);
+  }
+
+  LeastCost answer() {
+    List<Measured> measured =
+        IntStream.range(0, ways.size()).parallel().mapToObj(this::measure).toList();
+    List<Integer> unpriced = new ArrayList<>();
+    for (int i = 0; i < measured.size(); i++) {
+      if (Double.isNaN(measured.get(i).cost)) {
+        unpriced.add(i);
+        never.add(i);
+      }
+    }
+    Optional<Bought> all = bought(List.of());
+    double perKg = all.map(b -> b.cost / b.kg).orElse(Double.POSITIVE_INFINITY);
+    Mix mix = mix(measured, perKg);
+    Choice chosen = choose(mix);
+    double least = total(chosen, measured, perKg);
+    Mix best = mix;
+    Choice last = chosen;
+    int repairs = 0;
+    for (; repairs < MOST_REPAIRS; repairs++) {
+      double[] missing = missing(last);
+      if (IntStream.range(0, missing.length).noneMatch(w -> missing[w] > NOTHING_KG)) {
+        break;
+      }
+      mix = mix.needing(missing);
+      Choice next = choose(mix);
+      if (next.answer.taken().equals(last.answer.taken())) {
+        break;
+      }
+      last = next;
+      double cost = total(next, measured, perKg);
+      if (cost < least) {
+        least = cost;
+        chosen = next;
+        best = mix;
+      }
+    }
+    return done(best, chosen, measured, all, repairs, unpriced);
+  }
+
+  /** What a choice costs with the hay that the engine finds missing beside it. */
+  private double total(Choice choice, List<Measured> measured, double hayPerKg) {
+    double cost = choice.answer.taken().stream().mapToDouble(i -> measured.get(i).cost).sum();
+    double open = Math.min(hayPerKg, Mix.OPEN_PER_KG);
+    return cost + open * leftKg(choice.edits);
+  }
+
+  /** What is chosen, as edits of the plan. */
+  private record Choice(Mix.Answer answer, List<PlanEdit> edits) {}
+
+  /** Where what is chosen cannot be made one after the other, without the dearest of it. */
+  private Choice choose(Mix mix) {
+    while (true) {
+      Mix.Answer answer = mix.solve(must, never);
+      try {
+        List<List<PlanEdit>> taken = answer.taken().stream().map(ways::get).toList();
+        List<PlanEdit> edits = Together.of(stated, taken);
+        looks.get(0).engine.tryOut(stated, edits);
+        return new Choice(answer, edits);
+      } catch (Refused refused) {
+        int dearest =
+            answer.taken().stream()
+                .filter(i -> !must.contains(i))
+                .max(Comparator.comparingDouble(i -> mix.ways().get(i).cost()))
+                .orElseThrow(() -> refused);
+        never.add(dearest);
+      }
+    }
+  }
+
+  private LeastCost done(
+      Mix mix,
+      Choice choice,
+      List<Measured> measured,
+      Optional<Bought> all,
+      int repairs,
+      List<Integer> unpriced) {
+    Mix.Answer chosen = choice.answer;
+    List<PlanEdit> edits = new ArrayList<>(choice.edits);
+    double cost = chosen.taken().stream().mapToDouble(i -> measured.get(i).cost).sum();
+    double hayCost = 0;
+    List<PlanEdit> hay = List.of();
+    double left = leftKg(edits);
+    if (left > NOTHING_KG) {
+      Optional<Bought> more = bought(edits);
+      if (more.isPresent()) {
+        hay = more.get().edits;
+        edits.addAll(hay);
+        hayCost = more.get().cost;
+        left = leftKg(edits);
+      }
+    }
+    return new LeastCost(
+        chosen.taken(),
+        List.copyOf(edits),
+        hay,
+        cost + hayCost,
+        hayCost,
+        all.map(b -> b.cost).orElse(Double.NaN),
+        leftKg(List.of()),
+        left,
+        repairs,
+        worth(mix, chosen),
+        enters(mix, chosen),
+        unpriced,
+        null);
+  }
+
+  /** What is bare in the gap with some edits, in the year in which most is. */
+  private double leftKg(List<PlanEdit> edits) {
+    return looks.stream().mapToDouble(l -> l.trial.leftKg(edits)).max().orElse(0);
+  }
+
+  /** A way alone: what it costs on the mean of the years, and what it brings in each week. */
+  private record Measured(double cost, double[] kg) {}
+
+  private Measured measure(int way) {
+    double[] kg = new double[weeks * looks.size()];
+    double cost = 0;
+    for (int y = 0; y < looks.size(); y++) {
+      Look look = looks.get(y);
+      YearBalance after;
+      try {
+        after = look.engine.tryOut(stated, ways.get(way));
+      } catch (Refused refused) {
+        return new Measured(Double.NaN, new double[kg.length]);
+      }
+      boolean dry = look.engine.season().kind() == Season.Kind.DRY;
+      Bill bill = Bill.of(look.before, after, look.engine.catalogue(), dry);
+      cost += bill.unpriced().isEmpty() ? LeastCost.costOf(bill) / looks.size() : Double.NaN;
+      for (int d = 0; d < look.before.days(); d++) {
+        double less = look.before.bareKg(d) - after.bareKg(d);
+        // beside the gap only what gets worse counts: it must be made good
+        kg[y * weeks + d / WEEK] += inGap(d) ? less : Math.min(0, less);
+      }
+    }
+    return new Measured(cost, kg);
+  }
+
+  private boolean inGap(int day) {
+    return day >= gap.firstDay() && day <= gap.lastDay();
+  }
+
+  private Mix mix(List<Measured> measured, double hayPerKg) {
+    double[] need = new double[weeks * looks.size()];
+    for (int y = 0; y < looks.size(); y++) {
+      for (int d = gap.firstDay(); d <= gap.lastDay(); d++) {
+        need[y * weeks + d / WEEK] += looks.get(y).before.bareKg(d);
+      }
+    }
+    List<Set<String>> feet = ways.stream().map(this::footprint).toList();
+    List<int[]> apart = new ArrayList<>();
+    for (int a = 0; a < ways.size(); a++) {
+      for (int b = a + 1; b < ways.size(); b++) {
+        if (feet.get(a).stream().anyMatch(feet.get(b)::contains)) {
+          apart.add(new int[] {a, b});
+        }
+      }
+    }
+    return new Mix(
+        need,
+        looks.size(),
+        measured.stream().map(m -> new Mix.Way(Double.isNaN(m.cost) ? 0 : m.cost, m.kg)).toList(),
+        apart,
+        hayPerKg);
+  }
+
+  /** Ground, lots and animals that a way uses: two that share one are not taken together. */
+  private Set<String> footprint(List<PlanEdit> way) {
+    Set<String> feet = new HashSet<>();
+    for (PlanEdit edit : way) {
+      if (edit instanceof PlanEdit.SetFeeding feeding) {
+        List<FeedStep> was = looks.get(0).trial.stepsOf(feeding.groupId());
+        feeding.steps().stream().filter(s -> !was.contains(s)).forEach(s -> feet.addAll(feet(s)));
+      } else if (edit instanceof PlanEdit.Put<?> put) {
+        foot(put.item()).ifPresent(feet::add);
+      }
+    }
+    return feet;
+  }
+
+  private static Set<String> feet(FeedStep step) {
+    Set<String> feet = new HashSet<>();
+    if (step.sourceIds().isEmpty()) {
+      feet.add(step.kind() + " " + step.groupId());
+    }
+    step.sourceIds().forEach(id -> feet.add("source " + id));
+    return feet;
+  }
+
+  private static Optional<String> foot(Record item) {
+    if (item instanceof Closing c) {
+      return Optional.of("source " + c.fieldId());
+    } else if (item instanceof HayCut c) {
+      return Optional.of("source " + c.fieldId());
+    } else if (item instanceof Sowing s) {
+      return Optional.of("source " + s.fieldId());
+    } else if (item instanceof Lot l) {
+      return Optional.of("source " + l.id());
+    } else if (item instanceof AnimalGroup g) {
+      return Optional.of("group " + g.id());
+    }
+    return Optional.empty();
+  }
+
+  /** What the engine finds missing in each week beyond the hay that was reckoned with. */
+  private double[] missing(Choice chosen) {
+    double[] missing = new double[weeks * looks.size()];
+    for (int y = 0; y < looks.size(); y++) {
+      YearBalance was = looks.get(y).before;
+      YearBalance after = looks.get(y).engine.tryOut(stated, chosen.edits);
+      for (int d = 0; d < was.days(); d++) {
+        double worse = Math.max(0, after.bareKg(d) - was.bareKg(d));
+        missing[y * weeks + d / WEEK] += inGap(d) ? after.bareKg(d) : worse;
+      }
+    }
+    for (int w = 0; w < missing.length; w++) {
+      missing[w] = Math.max(0, missing[w] - chosen.answer.hayKg()[w]);
+    }
+    return missing;
+  }
+
+  /** Hay that closes the gap on top of some edits: its edits, what it costs and brings. */
+  private record Bought(List<PlanEdit> edits, double cost, double kg) {}
+
+  /** As much hay as the neediest year takes. */
+  private Optional<Bought> bought(List<PlanEdit> on) {
+    if (pattern == null) {
+      return Optional.empty();
+    }
+    return looks.stream()
+        .max(Comparator.comparingDouble(l -> l.trial.leftKg(on)))
+        .filter(l -> l.trial.leftKg(on) > 0)
+        .flatMap(l -> bought(l, on));
+  }
+
+  private Optional<Bought> bought(Look look, List<PlanEdit> on) {
+    FarmPlan changed = look.engine.changed(stated, on);
+    PlanYear year = stated.plan().year();
+    LocalDate date = year.date(Math.max(0, gap.firstDay() - BOUGHT_BEFORE_DAYS));
+    BuyHay lever = new BuyHay(pattern, date);
+    Trial there = new Trial(look.engine, changed, left(look, changed));
+    return lever.candidates(there).stream()
+        .findFirst()
+        .map(c -> there.measure(lever, c))
+        .filter(o -> o.cost() != null && o.bringsKg() > 0)
+        .map(o -> new Bought(o.edits(), o.cost(), o.bringsKg()));
+  }
+
+  /** The gap as it is in a changed plan: the same days and groups, with what is left of it. */
+  private Gap left(Look look, FarmPlan changed) {
+    YearBalance b = look.engine.simulate(changed);
+    double kg = 0;
+    for (int d = gap.firstDay(); d <= gap.lastDay(); d++) {
+      kg += b.bareKg(d);
+    }
+    return gap.with(kg);
+  }
+
+  private List<LeastCost.Worth> worth(Mix mix, Mix.Answer chosen) {
+    List<LeastCost.Worth> worth = new ArrayList<>();
+    PlanYear year = stated.plan().year();
+    for (PlanYear.MonthSpan m : year.monthSpans()) {
+      int from = Math.max(m.startInclusive(), gap.firstDay());
+      int to = Math.min(m.endExclusive() - 1, gap.lastDay());
+      if (from > to) {
+        continue;
+      }
+      double need = 0;
+      double[] more = new double[weeks * looks.size()];
+      for (int y = 0; y < looks.size(); y++) {
+        need =
+            Math.max(
+                need,
+                IntStream.rangeClosed(from, to).mapToDouble(looks.get(y).before::bareKg).sum());
+        more[y * weeks + (from + to) / 2 / WEEK] = TRIED_KG;
+      }
+      Mix.Answer dearer = mix.needing(more).solve(must, never);
+      double perKg = Math.max(0, dearer.objective() - chosen.objective()) / TRIED_KG;
+      worth.add(new LeastCost.Worth(year.date(from), need, perKg));
+    }
+    return worth;
+  }
+
+  private List<LeastCost.Enters> enters(Mix mix, Mix.Answer chosen) {
+    return IntStream.range(0, ways.size())
+        .filter(i -> !chosen.taken().contains(i) && !never.contains(i))
+        .mapToObj(
+            i -> {
+              Set<Integer> with = new HashSet<>(must);
+              with.add(i);
+              double more = mix.solve(with, never).objective() - chosen.objective();
+              return new LeastCost.Enters(i, Math.max(0, more));
+            })
+        .sorted(Comparator.comparingDouble(LeastCost.Enters::cheaperBy))
+        .toList();
+  }
+}
