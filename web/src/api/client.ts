@@ -74,6 +74,7 @@ export type Lever = Read<Schemas['LeverView']>;
 export type InFull = Read<Schemas['InFullView']>;
 export type Crop = Read<Schemas['CropView']>;
 export type Mix = Read<Schemas['MixView']>;
+export type Sureness = Read<Schemas['SurenessView']>;
 export type Price = Read<Schemas['PriceView']>;
 export type Catalogue = Schemas['CatalogueView'];
 export type PlanRow = Schemas['Row'];
@@ -256,7 +257,10 @@ export function apiIn(looking: { season: string }) {
       must: number[],
       never: number[],
       buyHay: boolean,
-    ) => post<Mix>(inSeason(`/plans/${id}/mix`), { gap, ways, must, never, buyHay }),
+      sure: number | null,
+    ) => post<Mix>(inSeason(`/plans/${id}/mix`), { gap, ways, must, never, buyHay, sure }),
+    sureness: (id: string, gap: number, edits: Edit[]) =>
+      post<Sureness>(inSeason(`/plans/${id}/sureness`), { gap, edits }),
     crops: (id: string, gap: number, fieldId: string, use: string) =>
       get<Crop[]>(inSeason(`/plans/${id}/crops?${query({ gap: String(gap), fieldId, use })}`)),
     prices: (id: string) => get<Price[]>(`/plans/${id}/prices`),

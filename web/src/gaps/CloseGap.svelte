@@ -8,6 +8,7 @@
   import { leverTitle, setName } from '../words/levers';
   import { causes, days, storeGaps } from '../words/year';
   import CropChooser from './CropChooser.svelte';
+  import { sureText } from '../words/sure';
   import InFull from './InFull.svelte';
   import KeepAs from './KeepAs.svelte';
   import MixResult from './MixResult.svelte';
@@ -34,6 +35,14 @@
   );
   const tried = $derived(ways.tried);
   const decideBy = $derived(tried.map((t) => t.decideBy).sort()[0] ?? null);
+
+  const SURE = [
+    { share: null, name: 'the season looked at' },
+    { share: 0.5, name: '5 of 10 years' },
+    { share: 0.8, name: '8 of 10 years' },
+    { share: 0.9, name: '9 of 10 years' },
+    { share: 0.95, name: '19 of 20 years' },
+  ];
 
   let choosing = $state(false);
   let prices = $state.raw<Price[]>([]);
@@ -89,8 +98,27 @@
         </select></label
       >
     {/if}
+    {#if gap || ways.sure !== null}
+      <label
+        >Closed in
+        <select
+          class="select"
+          disabled={ways.sureBusy}
+          value={String(ways.sure ?? '')}
+          onchange={(e) => void ways.beSure(Number(e.currentTarget.value) || null)}
+        >
+          {#each SURE as s (s.share)}
+            <option value={String(s.share ?? '')}>{s.name}</option>
+          {/each}
+        </select></label
+      >
+    {/if}
     <button class="btn plain" onclick={ondone}>Close</button>
   </div>
+  {#if ways.sureBusy}<p role="status">Running the simulated years.</p>{/if}
+  {#if ways.years && ways.hardest}<p data-testid="sure">
+      {sureText(ways.years, ways.hardest, ways.sure!, open.system)}
+    </p>{/if}
   {#if gap}
     <p class="why">
       {amount(gap.shortKg, 'bulk', open.system)} short on {days(gap.shortDays)}. {causes(
@@ -167,7 +195,7 @@
           <p class="wrong" role="alert">{ways.trouble}</p>
         {/if}
         {#if tried.length && ways.full}
-          <InFull full={ways.full} {prices} />
+          <InFull full={ways.full} {prices} {ways} />
           {#if decideBy}
             <p>Decide by {shortDate(decideBy)}{tried.length > 1 ? ', the first of them' : ''}.</p>
           {/if}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { InFull, Price } from '../api/client';
+  import type { Edit, InFull, Price } from '../api/client';
   import Tabs from '../form/Tabs.svelte';
   import { thePlan } from '../plan/context';
   import { monthName } from '../units/dates';
@@ -15,9 +15,12 @@
   import { money } from '../words/prices';
   import { sowingOutcome, storeGaps } from '../words/year';
 
+  import type { GapWays } from './ways.svelte';
+  import YearsOfGap from './YearsOfGap.svelte';
+
   const open = thePlan();
 
-  let { full, prices }: { full: InFull; prices: Price[] } = $props();
+  let { full, prices, ways }: { full: InFull; prices: Price[]; ways: GapWays } = $props();
 
   const farm = $derived(open.view!.farm);
   const stored = $derived(open.view!.year);
@@ -54,7 +57,7 @@
   const SIDES = [
     { id: 'year', name: 'The year' },
     { id: 'months', name: 'By month' },
-    { id: 'seasons', name: 'Dry and wet' },
+    { id: 'seasons', name: 'Other years' },
     { id: 'cost', name: 'Cost' },
   ];
   let shown = $state('year');
@@ -169,6 +172,7 @@
             {/each}
           </tbody>
         </table>
+        <YearsOfGap {ways} edits={full.edits as Edit[]} />
         <p class="quiet fine">
           The same plan and the same ways in other weather: what helps only in a good year is no
           insurance.

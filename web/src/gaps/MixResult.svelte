@@ -4,6 +4,7 @@
   import { monthName } from '../units/dates';
   import { amount } from '../units/units';
   import { money, priceUnit } from '../words/prices';
+  import { closedIn } from '../words/sure';
   import { wayKey, type GapWays } from './ways.svelte';
 
   const open = thePlan();
@@ -34,6 +35,17 @@
         ? 'once'
         : `${answer.repairs} times`}, as the ways bring less together than alone.{/if}
   </p>
+  {#if answer.sureness}
+    <p>
+      Chosen for several simulated years at once: {closedIn(
+        answer.sureness.closedAfter,
+        answer.sureness.years.length,
+      )}{answer.sureness.closedAfter <
+      Math.ceil((ways.sure ?? 0) * answer.sureness.years.length - 1e-9)
+        ? ', fewer than you want: no more was found'
+        : ''}.
+    </p>
+  {/if}
   {#if answer.taken.length}
     <ul>
       {#each answer.taken as place (place)}

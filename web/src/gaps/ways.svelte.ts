@@ -1,11 +1,14 @@
 import { isoOf } from '../units/dates';
-import type { Crop, Edit, Gap, InFull, Lever, Mix } from '../api/client';
+import type { Crop, Edit, Gap, InFull, Lever, Mix, Sureness } from '../api/client';
 import type { PlanSession } from '../plan/session.svelte';
 import { LEVER_KINDS } from '../words/levers';
 import { storeGaps } from '../words/year';
 
 /** Hay is bought some time before it is wanted, not on the plan's first day. */
 const BOUGHT_BEFORE_DAYS = 14;
+
+/** In other weather a gap comes so much sooner or later. */
+const ASIDE_DAYS = 30;
 
 /** So many kinds of ways are asked for at once. */
 const AT_ONCE = 2;
@@ -31,6 +34,7 @@ export class GapWays {
   full = $state.raw<InFull | null>(null);
   trouble = $state('');
   buyDate = $state('');
+  private from = $state(0);
   private next: Edit[][] | null = null;
   private asking = false;
   private answered: Promise<void> = Promise.resolve();
@@ -39,8 +43,9 @@ export class GapWays {
 
   constructor(
     private readonly open: PlanSession,
-    private readonly from: number,
+    from: number,
   ) {
+    this.from = from;
     const start = open.view!.year.start;
     this.buyDate = isoOf(start, Math.max(0, (this.gap?.firstDay ?? 0) - BOUGHT_BEFORE_DAYS));
   }
@@ -57,6 +62,61 @@ export class GapWays {
   leave() {
     this.gone = true;
     this.open.dropTrial();
+    if (this.sure !== null && this.open.view) void this.open.look(this.seasonBefore);
+  }
+
+  /** Share of the simulated years in which the gap is to be closed; null: the season looked at. */
+  sure = $state<number | null>(null);
+  /** What came of asking for it: the years, mildest first. */
+  years = $state.raw<Sureness | null>(null);
+  sureBusy = $state(false);
+  private seasonBefore = '';
+
+  /**
+   * Looks at the gap in the simulated year that so large a share of all is no harder than; with
+   * null in the season that was looked at before.
+   */
+  async beSure(share: number | null) {
+    this.sureBusy = true;
+    try {
+      if (this.sure === null) this.seasonBefore = this.open.season;
+      else await this.open.look(this.seasonBefore);
+      if (this.gone) return;
+      this.sure = share;
+      this.years = null;
+      if (share !== null && this.gap) {
+        const years = await this.open.api.sureness(this.open.view!.id, this.place, []);
+        if (this.gone) return;
+        this.years = years;
+        const year = this.hardest!;
+        const days = { first: this.gap.firstDay - ASIDE_DAYS, last: this.gap.lastDay + ASIDE_DAYS };
+        if (year.bareKgBefore >= years.dayKg) {
+          await this.open.look(year.season);
+          if (this.gone) return;
+          const there = storeGaps(this.open.view!.year)
+            .filter((g) => g.lastDay >= days.first && g.firstDay <= days.last)
+            .sort((a, b) => b.shortKg - a.shortKg)[0];
+          if (there) this.from = there.firstDay;
+        }
+      }
+      await this.look();
+    } catch (e) {
+      if (!this.gone) this.open.error = this.open.explain(e);
+    } finally {
+      this.sureBusy = false;
+    }
+  }
+
+  /** The year that the wanted share of all is no harder than. */
+  get hardest(): Sureness['years'][number] | null {
+    if (!this.years || this.sure === null) return null;
+    const rank = Math.ceil(this.sure * this.years.years.length - 1e-9);
+    return this.years.years[Math.max(1, rank) - 1];
+  }
+
+  /** In how many simulated years what is tried closes the gap. */
+  surenessOf(edits: Edit[]): Promise<Sureness> {
+    return this.open.api.sureness(this.open.view!.id, this.place, edits);
   }
 
   /** Kinds of ways that were tried of all that there are, while they are. */
@@ -216,6 +276,7 @@ export class GapWays {
         places(this.must),
         places(this.never),
         this.mayBuy,
+        this.sure,
       );
       if (this.gone) return;
       this.mix = { answer, among };

@@ -60,6 +60,36 @@ describe('ways', () => {
     expect(title('MOVE_BIRTHS', { putGroup: { name: 'Cows', birthStart: '--03-31' } })).toBe(
       'Births of Cows from 31 Mar',
     );
+    expect(
+      title('CUT_WRAPPED', { putCut: { fieldId: 'c', date: '2027-05-28' } }, step(['h'])),
+    ).toBe('Cut and wrap Long Acre on 28 May');
+    expect(
+      title('SLOW_ROUND', {
+        setFeeding: {
+          groupId: 'g',
+          steps: [
+            { roundDays: 30, fromInclusive: '2027-03-01' },
+            { roundDays: 70, fromInclusive: '2027-11-05' },
+          ],
+        },
+      }),
+    ).toBe('Rounds of 70 days from 5 Nov');
+    expect(
+      title('STORE_FIRST', {
+        setFeeding: {
+          groupId: 'g',
+          steps: [{ sourceIds: [], fromInclusive: '2027-06-02', toExclusive: '2027-06-30' }],
+        },
+      }),
+    ).toBe('Feed from the store 2 Jun to 29 Jun');
+    const gift = (date: string) => ({ putIrrigation: { fieldId: 'b', date } });
+    expect(title('IRRIGATE', gift('2027-06-02'), gift('2027-06-12'))).toBe(
+      'Water Saddle 2 times from 2 Jun',
+    );
+    const lot = { units: 3, unitName: 'tonne bag', name: 'Soybean hulls' };
+    expect(title('CONCENTRATE', { putPurchase: { lot } }, step(['h']))).toBe(
+      'Buy 3 tonne bags of soybean hulls',
+    );
     expect(title('NITROGEN', { putDressing: { fieldId: 'c', date: '2027-09-10' } })).toBe(
       'Nitrogen on Long Acre, 10 Sep',
     );

@@ -152,7 +152,7 @@ class AccessTest {
         .click();
     page.getByTestId("compare").waitFor();
     assertThat(violations(page)).isEmpty();
-    for (String side : new String[] {"By month", "Dry and wet", "Cost"}) {
+    for (String side : new String[] {"By month", "Other years", "Cost"}) {
       Hand.MOUSE.side(page, side);
       assertThat(violations(page)).as(side).isEmpty();
     }

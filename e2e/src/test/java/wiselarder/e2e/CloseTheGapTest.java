@@ -161,7 +161,7 @@ class CloseTheGapTest {
     assertThat(full).containsText("Brings in USD");
     side("By month");
     assertThat(full.locator("tbody")).containsText("Mar 2028");
-    side("Dry and wet");
+    side("Other years");
     assertThat(full.locator("tbody tr")).hasCount(2);
     side("Cost");
     assertThat(page.getByTestId("bill")).containsText("18 head at USD 40 a head");
