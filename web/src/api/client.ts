@@ -74,6 +74,7 @@ export type Lever = Read<Schemas['LeverView']>;
 export type InFull = Read<Schemas['InFullView']>;
 export type Crop = Read<Schemas['CropView']>;
 export type Mix = Read<Schemas['MixView']>;
+export type PolicyEffect = Read<Schemas['PolicyView']>;
 export type Sureness = Read<Schemas['SurenessView']>;
 export type Price = Read<Schemas['PriceView']>;
 export type Catalogue = Schemas['CatalogueView'];
@@ -259,6 +260,7 @@ export function apiIn(looking: { season: string }) {
       buyHay: boolean,
       sure: number | null,
     ) => post<Mix>(inSeason(`/plans/${id}/mix`), { gap, ways, must, never, buyHay, sure }),
+    policies: (id: string) => get<PolicyEffect[]>(inSeason(`/plans/${id}/policies`)),
     sureness: (id: string, gap: number, edits: Edit[]) =>
       post<Sureness>(inSeason(`/plans/${id}/sureness`), { gap, edits }),
     crops: (id: string, gap: number, fieldId: string, use: string) =>

@@ -8,6 +8,7 @@
   import CloseGap from './CloseGap.svelte';
   import Gaps from './Gaps.svelte';
   import PlansBeside from './PlansBeside.svelte';
+  import Policies from './Policies.svelte';
 
   const open = thePlan();
   onDestroy(open.shows(['FIELDS']));
@@ -33,7 +34,7 @@
   <Gaps year={open.year} onclose={close} />
   <Planned />
 </div>
-<div class="beside"><PlansBeside /></div>
+<div class="beside"><Policies /><PlansBeside /></div>
 
 <style>
   .page {

@@ -5,6 +5,7 @@
   import { amount, figure, unitOf } from '../units/units';
   import { costText, perBulk } from '../words/infull';
   import { LEVER_KINDS } from '../words/levers';
+  import { RULES_OUT, sideName } from '../words/policies';
   import { wayKey, type GapWays } from './ways.svelte';
 
   const open = thePlan();
@@ -29,6 +30,9 @@
       .map((l) => l.decideBy)
       .sort()
       .at(-1)!;
+  /** The policy of the plan that rules a kind out. */
+  const ruledOut = (kind: Lever['kind']) =>
+    open.view!.plan.policies.find((p) => RULES_OUT[p.side] === kind)?.side;
   const each = (l: Lever) =>
     l.cost === null ? '' : perBulk(l.cost, l.bringsKg, currency, open.system);
 </script>
@@ -100,9 +104,11 @@
       <ul>
         {#each kinds.filter((k) => !k.found.length) as { kind, said, late } (kind)}
           <li>
-            <strong>{said.name}</strong>: {late.length
-              ? `too late since ${shortDate(lastOf(late))}; it would have brought ${amount(late[0].bringsKg, 'bulk', open.system)}.`
-              : said.none}
+            <strong>{said.name}</strong>: {ruledOut(kind)
+              ? `ruled out by what this plan holds to: ${sideName(ruledOut(kind)!)}.`
+              : late.length
+                ? `too late since ${shortDate(lastOf(late))}; it would have brought ${amount(late[0].bringsKg, 'bulk', open.system)}.`
+                : said.none}
           </li>
         {/each}
       </ul>

@@ -2,6 +2,7 @@ import type { Change, Told } from '../api/client';
 import { lastDay, longDate } from '../units/dates';
 import { anchorText, THINGS } from '../words/changes';
 import { memberValue, memberWord } from '../words/members';
+import { sideName } from '../words/policies';
 import { plural } from '../words/year';
 import type { System } from '../units/units';
 
@@ -49,6 +50,11 @@ function what(told: Told, system: System): string {
 export function doneText(change: Change, system: System): string {
   if (change.what === 'ANCHOR') return anchorText(change);
   const thing = THINGS[change.what];
+  if (change.what === 'POLICY' && change.kind !== 'ADDED') {
+    return change.kind === 'REMOVED'
+      ? `Took no side any more: ${sideName(change.name)}`
+      : `Took a side: ${sideName(change.name)}`;
+  }
   if (change.kind === 'REMOVED') {
     const kept = ['FIELD', 'GROUP', 'LOT', 'SCENARIO', 'FORAGE'].includes(change.what);
     return `${kept ? 'Removed' : 'Took back'} ${thing} ${change.name}`;
@@ -98,6 +104,8 @@ function addedText(change: Change, system: System): string {
       return `Water ${change.name} on ${day(states('irrigation.date'))}`;
     case 'PRICE':
       return `Set ${THINGS.PRICE} ${change.name}`;
+    case 'POLICY':
+      return `Took a side: ${sideName(change.name)}`;
     case 'PASS':
       return `Light passes on ${change.name} from ${day(states('lightPass.fromInclusive'))}`;
     default:

@@ -19,6 +19,7 @@ export const THINGS: Record<Change['what'], string> = {
   ANCHOR: 'what a date goes by of',
   FORAGE: 'the own forage',
   PRICE: 'the price of',
+  POLICY: 'the policy',
   TEST: 'the test of',
 };
 

@@ -19,6 +19,8 @@ import wiselarder.core.plan.Closing;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.HayCut;
+import wiselarder.core.plan.Policies;
+import wiselarder.core.plan.Policy;
 import wiselarder.core.plan.Season;
 import wiselarder.core.plan.Sowing;
 import wiselarder.core.quantity.Refused;
@@ -59,7 +61,7 @@ final class MixSearch {
     this.stated = stated;
     this.gap = inAll(engines, stated, gap);
     this.ways = ways;
-    this.pattern = hay;
+    this.pattern = Policies.sides(stated).contains(Policy.Side.SELL_EARLY) ? null : hay;
     this.must = Set.copyOf(must);
     this.never = new HashSet<>(never);
     this.looks =

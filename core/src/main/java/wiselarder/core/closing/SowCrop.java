@@ -86,7 +86,17 @@ public final class SowCrop implements Lever {
     for (Crop crop : best.subList(1, best.size())) {
       place(trial, crop, where.get(0)).flatMap(p -> onItsDay(trial, crop, p)).ifPresent(found::add);
     }
+    found.removeIf(c -> !trial.maySeedSod() && isIntoSod(c));
     return found;
+  }
+
+  private static boolean isIntoSod(Candidate candidate) {
+    return candidate.edits().stream()
+        .anyMatch(
+            e ->
+                e instanceof PlanEdit.Put<?> put
+                    && put.item() instanceof Sowing sowing
+                    && sowing.preparation() == Sowing.Preparation.GRAZE_DOWN);
   }
 
   /** Of fields that carry the same, the largest. */

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 import wiselarder.core.balance.YearBalance;
@@ -20,6 +21,8 @@ import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
+import wiselarder.core.plan.Policies;
+import wiselarder.core.plan.Policy;
 import wiselarder.core.plan.Season;
 import wiselarder.core.quantity.Refused;
 
@@ -47,6 +50,7 @@ public final class Trial {
   public List<LeverOption> options(List<Lever> levers) {
     Comparator<LeverOption> most = Comparator.comparingDouble(LeverOption::bringsKg).reversed();
     return levers.parallelStream()
+        .filter(l -> !isBarred(l.kind()))
         .flatMap(
             l ->
                 l.candidates(this).stream()
@@ -54,6 +58,22 @@ public final class Trial {
                     .filter(o -> worthIt(o.bringsKg()) && !tooDear(o))
                     .sorted(most))
         .toList();
+  }
+
+  /** Ways that a policy of the plan rules out. */
+  private boolean isBarred(LeverOption.Kind kind) {
+    Set<Policy.Side> sides = Policies.sides(stated);
+    return switch (kind) {
+      case BUY_HAY -> sides.contains(Policy.Side.SELL_EARLY);
+      case SELL -> sides.contains(Policy.Side.HAY_THROUGH);
+      case NITROGEN -> sides.contains(Policy.Side.LEGUMES);
+      default -> false;
+    };
+  }
+
+  /** Whether a crop may be drilled into sod in the season that is looked at. */
+  boolean maySeedSod() {
+    return !isDry() || !Policies.sides(stated).contains(Policy.Side.SKIP_DRY_YEARS);
   }
 
   /** So many times the price of hay is more than feed is ever worth. Assumption. */

@@ -13,6 +13,7 @@ import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.Doubt;
 import wiselarder.core.plan.Doubts;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.Policies;
 import wiselarder.core.plan.Season;
 import wiselarder.core.records.FarmRecords;
 import wiselarder.core.resolved.ResolvedPlan;
@@ -92,13 +93,14 @@ public final class Engine {
   }
 
   private ResolvedPlan resolve(FarmPlan stated, ResolvedPlan like) {
+    FarmPlan done = Policies.applied(stated, catalogue, season.kind() == Season.Kind.DRY);
     return ResolvedPlan.like(
         like,
-        stated,
+        done,
         records,
         catalogue,
-        cautions.of(stated, records, catalogue),
-        (weather, normal) -> cautions.in(stated, catalogue, weather, normal));
+        cautions.of(done, records, catalogue),
+        (weather, normal) -> cautions.in(done, catalogue, weather, normal));
   }
 
   /** Simulates a stated plan in given weather over its days. */

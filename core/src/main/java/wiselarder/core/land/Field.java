@@ -205,6 +205,28 @@ public record Field(
         block);
   }
 
+  /** The same field given in another way, and left at a cover; null: at what it is left at now. */
+  public Field managed(Grazing other, Double leaveKgPerHa) {
+    return new Field(
+        id,
+        name,
+        areaHa,
+        stand,
+        other,
+        utilization,
+        leaveKgPerHa == null ? residualKgPerHa : leaveKgPerHa,
+        turnInKgPerHa,
+        hayable,
+        note,
+        soil,
+        deductedHa,
+        lie,
+        outline,
+        paddocks,
+        heights,
+        block);
+  }
+
   /** The same field with another shape, measured: its area and what is off follow. */
   public Field shaped(String newId, String newName, Outline shape) {
     Survey.Measured m = Survey.measure(shape);

@@ -164,6 +164,15 @@ public final class Items<T extends Record> {
           OwnPrice::id,
           (p, o) -> o.id().replace('_', ' '));
 
+  public static final Items<Policy> POLICIES =
+      new Items<>(
+          Thing.POLICY,
+          Policy.class,
+          p -> p.plan().policies(),
+          (p, l) -> new FarmPlan(p.farm(), p.plan().withPolicies(l)),
+          Policy::id,
+          (p, o) -> o.side().name());
+
   public static final Items<OwnForage> FORAGES =
       new Items<>(
           Thing.FORAGE,
@@ -207,7 +216,8 @@ public final class Items<T extends Record> {
           IRRIGATIONS,
           PASSES,
           SCENARIOS,
-          ANCHORS);
+          ANCHORS,
+          POLICIES);
 
   /**
    * Things named by those of a list.

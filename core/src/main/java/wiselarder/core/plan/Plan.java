@@ -19,7 +19,8 @@ public record Plan(
     List<Irrigation> irrigations,
     List<Scenario> scenarios,
     List<LightPass> passes,
-    List<Anchor> anchors) {
+    List<Anchor> anchors,
+    List<Policy> policies) {
   public static final Stated.Text NAME = Stated.text("plan.name", 80);
 
   public Plan {
@@ -35,6 +36,7 @@ public record Plan(
     scenarios = orNone(scenarios);
     passes = orNone(passes);
     anchors = orNone(anchors);
+    policies = orNone(policies);
   }
 
   /** Lists that older plans do not have count as empty. */
@@ -42,7 +44,7 @@ public record Plan(
     return list == null ? List.of() : List.copyOf(list);
   }
 
-  /** A plan with no passes for light, all of whose dates are plain. */
+  /** A plan with no passes for light and no policies, all of whose dates are plain. */
   public Plan(
       String name,
       PlanYear year,
@@ -65,6 +67,7 @@ public record Plan(
         dressings,
         irrigations,
         scenarios,
+        null,
         null,
         null);
   }
@@ -123,6 +126,10 @@ public record Plan(
     return with(p -> p.anchors = changed);
   }
 
+  public Plan withPolicies(List<Policy> changed) {
+    return with(p -> p.policies = changed);
+  }
+
   private Plan with(Consumer<Parts> change) {
     Parts parts = new Parts(this);
     change.accept(parts);
@@ -143,6 +150,7 @@ public record Plan(
     private List<Scenario> scenarios;
     private List<LightPass> passes;
     private List<Anchor> anchors;
+    private List<Policy> policies;
 
     Parts(Plan of) {
       name = of.name;
@@ -157,6 +165,7 @@ public record Plan(
       scenarios = of.scenarios;
       passes = of.passes;
       anchors = of.anchors;
+      policies = of.policies;
     }
 
     Plan plan() {
@@ -172,7 +181,8 @@ public record Plan(
           irrigations,
           scenarios,
           passes,
-          anchors);
+          anchors,
+          policies);
     }
   }
 }

@@ -19,6 +19,7 @@ public enum Thing {
   ANCHOR,
   FORAGE,
   PRICE,
+  POLICY,
   /** A report on a lot; a record, not a part of the plan. */
   TEST
 }

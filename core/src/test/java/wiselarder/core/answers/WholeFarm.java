@@ -91,6 +91,7 @@ final class WholeFarm {
                 new Irrigation("w2", "ryegrass", day(300), 35)),
             List.of(),
             List.of(new LightPass("p1", "rye-land", "ewes", day(190), day(260), 2600, 1500)),
+            List.of(),
             List.of()));
   }
 

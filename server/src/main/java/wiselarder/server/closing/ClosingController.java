@@ -21,12 +21,14 @@ import wiselarder.core.closing.InFull;
 import wiselarder.core.closing.LeastCost;
 import wiselarder.core.closing.Lever;
 import wiselarder.core.closing.LeverOption;
+import wiselarder.core.closing.PolicyEffect;
 import wiselarder.core.closing.Sureness;
 import wiselarder.core.closing.Trial;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.Policy;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
@@ -330,6 +332,47 @@ class ClosingController {
       throw new Refused(ServerReason.NO_SUCH_GAP, "gap", gaps.size());
     }
     return gaps.get(gap);
+  }
+
+  /** What one side of a question does to the year; as {@link PolicyEffect}. */
+  record PolicyView(
+      Policy.Question question,
+      Policy.Side side,
+      String season,
+      double bareKg,
+      int bareDays,
+      double grazedKg,
+      double storedKg,
+      double standingKg,
+      Double cost) {}
+
+  /** What each side of the questions on which keepers differ does to this plan. */
+  @GetMapping("/plans/{id}/policies")
+  List<PolicyView> policies(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "normal") String season,
+      @AuthenticationPrincipal Person person) {
+    StoredPlan plan = plans.get(id, person);
+    FarmPlan stated = plan.content();
+    return PolicyEffect.of(
+            weather.engine(season, plan),
+            weather.engine("dry", plan),
+            stated,
+            pattern(stated, null).orElseThrow())
+        .stream()
+        .map(
+            e ->
+                new PolicyView(
+                    e.question(),
+                    e.side(),
+                    e.season().key(),
+                    e.bareKg(),
+                    e.bareDays(),
+                    e.grazedKg(),
+                    e.storedKg(),
+                    e.standingKg(),
+                    e.cost()))
+        .toList();
   }
 
   private static Optional<Lot> pattern(FarmPlan stated, String lotId) {

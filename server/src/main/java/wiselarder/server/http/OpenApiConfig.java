@@ -64,6 +64,7 @@ class OpenApiConfig {
                   "heights")),
           Map.entry("Heights", Set.of("enterCm", "leaveCm", "againCm", "winterCm")),
           Map.entry("Anchor", Set.of("ofId")),
+          Map.entry("PolicyView", Set.of("side", "cost")),
           Map.entry("MixRequest", Set.of("sure")),
           Map.entry("YearView", Set.of("shelves")),
           Map.entry("Shelves", Set.of("groupId", "block")),

@@ -27,11 +27,12 @@ import wiselarder.core.records.LotTested;
  * <tr><td>7 to 8<td>blocks of fields: none where missing
  * <tr><td>8 to 9<td>dates tied to marks of the year: plain where missing
  * <tr><td>9 to 10<td>prices of the farm's own: none where missing
+ * <tr><td>10 to 11<td>policies of the plan: none where missing
  * </table>
  */
 public final class Lift {
   /** The version that is written. */
-  public static final int PRESENT = 10;
+  public static final int PRESENT = 11;
 
   private static final JsonNode NONE = Json.MAPPER.createArrayNode();
 

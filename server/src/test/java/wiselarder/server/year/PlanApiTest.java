@@ -346,6 +346,28 @@ class PlanApiTest {
     assertThat(http.post(PLAN + "/sureness", "{\"gap\": 0}").status()).isEqualTo(422);
   }
 
+  /** Taken and let go by plain edits; what is ruled out is not offered. */
+  @Test
+  void aPolicyRulesOutWaysAndIsTakenBack() {
+    String put = "{\"putPolicy\": {\"side\": \"SELL_EARLY\"}}";
+    assertThat(edit(revision(), put).status()).isEqualTo(200);
+    JsonNode plan = http.get(PLAN).json();
+    assertThat(plan.get("plan").get("policies").get(0).get("side").asString())
+        .isEqualTo("SELL_EARLY");
+    assertThat(http.get(PLAN + "/levers?gap=0&kind=BUY_HAY").json()).isEmpty();
+    assertThat(edit(revision(), "{\"putPolicy\": {\"side\": \"HAY_THROUGH\"}}").status())
+        .isEqualTo(200);
+    assertThat(http.get(PLAN).json().get("plan").get("policies")).hasSize(1);
+    assertThat(http.get(PLAN + "/levers?gap=0&kind=BUY_HAY").json()).hasSize(1);
+    assertThat(http.get(PLAN + "/levers?gap=0&kind=SELL").json()).isEmpty();
+    assertThat(edit(revision(), "{\"removePolicy\": \"DROUGHT\"}").status()).isEqualTo(200);
+    assertThat(http.get(PLAN).json().get("plan").get("policies")).isEmpty();
+    JsonNode effects = http.get(PLAN + "/policies").json();
+    // six questions, each with neither side and both
+    assertThat(effects).hasSize(18);
+    assertThat(edit(revision(), "{\"putPolicy\": {\"side\": \"NEVER\"}}").status()).isEqualTo(422);
+  }
+
   @Test
   void aPriceOfOnesOwnStandsInPlaceOfTheProducts() {
     assertThat(price("nitrogen").get("own").asBoolean()).isFalse();
