@@ -6,7 +6,7 @@
   import { lastDay, longDay, shortDate } from '../units/dates';
   import { amount } from '../units/units';
   import { leverTitle, setName } from '../words/levers';
-  import { causes, days, storeGaps } from '../words/year';
+  import { causes, days } from '../words/year';
   import CropChooser from './CropChooser.svelte';
   import { sureText } from '../words/sure';
   import InFull from './InFull.svelte';
@@ -18,14 +18,23 @@
 
   const open = thePlan();
 
-  let { from, ondone, ongap }: { from: number; ondone: () => void; ongap: (gap: Gap) => void } =
-    $props();
+  let {
+    from,
+    kind,
+    ondone,
+    ongap,
+  }: {
+    from: number;
+    kind: Gap['kind'];
+    ondone: () => void;
+    ongap: (gap: Gap) => void;
+  } = $props();
 
-  const ways = untrack(() => new GapWays(open, from));
+  const ways = untrack(() => new GapWays(open, from, kind));
   const stored = $derived(open.view!.year);
   const farm = $derived(open.view!.farm);
   const gap = $derived(ways.gap);
-  const gaps = $derived(storeGaps(stored));
+  const gaps = $derived(ways.gaps);
   const wayName = (id: string) => open.catalogue!.losses.find((l) => l.id === id)?.name ?? id;
   const cropName = (id: string) =>
     (open.forages.find((f) => f.id === id)?.name ?? id).toLowerCase();
@@ -66,7 +75,7 @@
 
   async function apply() {
     if (!(await ways.apply())) return;
-    if (storeGaps(open.view!.year).length === 0) ondone();
+    if (ways.gaps.length === 0) ondone();
     else await ways.look();
   }
 </script>
@@ -74,10 +83,12 @@
 <section class="panel" aria-labelledby="close-title" data-testid="close-gap">
   <div class="head">
     <h2 id="close-title">
-      {#if gap}Ways to close the gap from {longDay(stored.start, gap.firstDay)} to {longDay(
-          stored.start,
-          gap.lastDay,
-        )}{:else}No gap is left{/if}
+      {#if gap}{kind === 'STORE'
+          ? 'Ways to close the gap from'
+          : 'Ways to feed less from the store, between'}
+        {longDay(stored.start, gap.firstDay)}
+        {kind === 'STORE' ? 'to' : 'and'}
+        {longDay(stored.start, gap.lastDay)}{:else}No gap is left{/if}
     </h2>
     {#if gaps.length > 1 && gap}
       <label class="which"
@@ -98,7 +109,7 @@
         </select></label
       >
     {/if}
-    {#if gap || ways.sure !== null}
+    {#if kind === 'STORE' && (gap || ways.sure !== null)}
       <label
         >Closed in
         <select
@@ -121,7 +132,8 @@
     </p>{/if}
   {#if gap}
     <p class="why">
-      {amount(gap.shortKg, 'bulk', open.system)} short on {days(gap.shortDays)}. {causes(
+      {amount(gap.shortKg, 'bulk', open.system)}
+      {kind === 'STORE' ? 'short' : 'from the store'} on {days(gap.shortDays)}. {causes(
         gap,
         farm,
         stored,
@@ -144,7 +156,7 @@
     <div class="columns">
       <WayList {ways} {title} {season} />
       <div class="trial" aria-live="polite">
-        {#if !ways.looking && ways.levers.length && !ways.mix}
+        {#if kind === 'STORE' && !ways.looking && ways.levers.length && !ways.mix}
           <p class="ask">
             <button
               class="btn preset-filled-primary-500"
@@ -222,10 +234,10 @@
         {/if}
       </div>
     </div>
-    <details class="crops" bind:open={choosing}>
-      <summary><strong>Choose a crop for this gap</strong></summary>
-      {#if choosing}<CropChooser {ways} />{/if}
-    </details>
+    {#if kind === 'STORE'}<details class="crops" bind:open={choosing}>
+        <summary><strong>Choose a crop for this gap</strong></summary>
+        {#if choosing}<CropChooser {ways} />{/if}
+      </details>{/if}
   {/if}
 </section>
 

@@ -41,9 +41,9 @@
           )
           .join(', ')}
       </p>
-      {#if gap.kind === 'STORE'}
-        <button class="btn plain" onclick={() => onclose(gap)}>Ways to close it</button>
-      {/if}
+      <button class="btn plain" onclick={() => onclose(gap)}
+        >{gap.kind === 'STORE' ? 'Ways to close it' : 'Ways to feed less from the store'}</button
+      >
     </article>
   {/each}
 </section>

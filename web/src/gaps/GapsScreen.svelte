@@ -17,8 +17,11 @@
   const asked = $derived(/(?:^|&)from=(\d+)/.exec(router.querystring ?? '')?.[1]);
   const from = $derived(asked ? Number(asked) : -1);
 
+  const kind = $derived(/&kind=GRAZING/.test(router.querystring ?? '') ? 'GRAZING' : 'STORE');
+
   function close(gap: Gap) {
-    void replace(`${router.location}?from=${gap.firstDay}`);
+    const of = gap.kind === 'GRAZING' ? '&kind=GRAZING' : '';
+    void replace(`${router.location}?from=${gap.firstDay}${of}`);
     window.scrollTo({ top: 0 });
   }
 </script>
@@ -26,8 +29,8 @@
 <h1 class="visually-hidden">Gaps and ways to close them</h1>
 <MiniYear unfolded />
 {#if asked && open.mayPlan}
-  {#key from}
-    <CloseGap {from} ondone={() => replace(router.location)} ongap={close} />
+  {#key `${kind} ${from}`}
+    <CloseGap {from} {kind} ondone={() => replace(router.location)} ongap={close} />
   {/key}
 {/if}
 <div class="page" class:first={!asked}>

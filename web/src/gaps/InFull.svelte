@@ -67,7 +67,9 @@
   <p class="gist">
     {full.gapKgAfter < 1
       ? 'Closes the gap.'
-      : `Of ${kg(full.gapKgBefore)} in the gap ${kg(full.gapKgAfter)} stay bare.`}
+      : ways.kind === 'GRAZING'
+        ? `Of ${kg(full.gapKgBefore)} from the store ${kg(full.gapKgAfter)} are still fed or missing.`
+        : `Of ${kg(full.gapKgBefore)} in the gap ${kg(full.gapKgAfter)} stay bare.`}
     <strong>{sentence(costText(full.cost, farm.currency))}</strong>{each
       ? `: ${each} brought${aHead}`
       : ''}{full.unpriced.length ? ', and what has no price' : ''}.
@@ -172,7 +174,7 @@
             {/each}
           </tbody>
         </table>
-        <YearsOfGap {ways} edits={full.edits as Edit[]} />
+        {#if ways.kind === 'STORE'}<YearsOfGap {ways} edits={full.edits as Edit[]} />{/if}
         <p class="quiet fine">
           The same plan and the same ways in other weather: what helps only in a good year is no
           insurance.

@@ -4,7 +4,7 @@
   import { shortDate, today } from '../units/dates';
   import { amount, figure, unitOf } from '../units/units';
   import { costText, perBulk } from '../words/infull';
-  import { LEVER_KINDS } from '../words/levers';
+  import { kindsFor, LEVER_KINDS } from '../words/levers';
   import { RULES_OUT, sideName } from '../words/policies';
   import { wayKey, type GapWays } from './ways.svelte';
 
@@ -18,7 +18,7 @@
   let whole = $state<string[]>([]);
   const currency = $derived(open.view!.farm.currency);
   const kinds = $derived(
-    (Object.keys(LEVER_KINDS) as Lever['kind'][]).map((kind) => ({
+    kindsFor(ways.kind).map((kind) => ({
       kind,
       said: LEVER_KINDS[kind],
       found: ways.levers.filter((l) => l.kind === kind && l.decideBy >= today()),
@@ -117,7 +117,9 @@
   <p class="quiet">
     Free ways first; each is tried alone on the whole year, and none is offered that brings less
     than a hundredth of the gap. Decide by: the last day on which it still brings nearly as much.
-    Brings: how much less is bare over the year, {season
+    Brings: how much less is {ways.kind === 'STORE'
+      ? 'bare over the year'
+      : 'fed from the store or bare over the year: each ton is worth its price as hay'}, {season
       ? season.charAt(0).toLowerCase() + season.slice(1)
       : 'in a normal season'}. A shut field leans on the others meanwhile; that is counted. Costs by
     your <a href={`#/plan/${open.view!.id}/prices`}>prices</a>, and the product’s guess where you

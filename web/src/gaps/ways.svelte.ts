@@ -1,8 +1,7 @@
 import { isoOf } from '../units/dates';
 import type { Crop, Edit, Gap, InFull, Lever, Mix, Sureness } from '../api/client';
 import type { PlanSession } from '../plan/session.svelte';
-import { LEVER_KINDS } from '../words/levers';
-import { storeGaps } from '../words/year';
+import { kindsFor } from '../words/levers';
 
 /** Hay is bought some time before it is wanted, not on the plan's first day. */
 const BOUGHT_BEFORE_DAYS = 14;
@@ -44,15 +43,20 @@ export class GapWays {
   constructor(
     private readonly open: PlanSession,
     from: number,
+    readonly kind: Gap['kind'] = 'STORE',
   ) {
     this.from = from;
     const start = open.view!.year.start;
     this.buyDate = isoOf(start, Math.max(0, (this.gap?.firstDay ?? 0) - BOUGHT_BEFORE_DAYS));
   }
 
+  /** Every gap of the kind that is looked at. */
+  get gaps(): Gap[] {
+    return this.open.view!.year.gaps.filter((g) => g.kind === this.kind);
+  }
   /** The gap that was asked for, or what is left of it; else the first that there is. */
   get gap(): Gap | undefined {
-    const all = storeGaps(this.open.view!.year);
+    const all = this.gaps;
     return all.find((g) => g.lastDay >= this.from) ?? all[0];
   }
   private get place(): number {
@@ -93,7 +97,7 @@ export class GapWays {
         if (year.bareKgBefore >= years.dayKg) {
           await this.open.look(year.season);
           if (this.gone) return;
-          const there = storeGaps(this.open.view!.year)
+          const there = this.gaps
             .filter((g) => g.lastDay >= days.first && g.firstDay <= days.last)
             .sort((a, b) => b.shortKg - a.shortKg)[0];
           if (there) this.from = there.firstDay;
@@ -138,7 +142,7 @@ export class GapWays {
     this.open.dropTrial();
     if (!this.gap) return;
     const [id, place, date] = [this.open.view!.id, this.place, this.buyDate];
-    const left = Object.keys(LEVER_KINDS) as Lever['kind'][];
+    const left = kindsFor(this.kind);
     this.progress = { done: 0, all: left.length };
     this.looking = true;
     const worker = async () => {

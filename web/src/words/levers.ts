@@ -1,5 +1,5 @@
 /** Ways out of a gap in words. */
-import type { Edit, Lever, PlanView } from '../api/client';
+import type { Edit, Gap, Lever, PlanView } from '../api/client';
 import { lastDay, shortDate } from '../units/dates';
 import { plural } from './year';
 
@@ -134,6 +134,24 @@ export const LEVER_KINDS: Record<Kind, LeverKind> = {
     none: 'No amount that comes on that day closes it.',
   },
 };
+
+/** Kinds that bring stored feed: none where less of it is to be fed. */
+const FROM_STORE: Kind[] = [
+  'OPEN_STORE',
+  'LESS_WASTE',
+  'STORE_FIRST',
+  'CUT_SURPLUS',
+  'CUT_WRAPPED',
+  'STRAW',
+  'CONCENTRATE',
+  'BUY_HAY',
+];
+
+/** Kinds of ways that can serve a kind of gap. */
+export function kindsFor(gap: Gap['kind']): Kind[] {
+  const all = Object.keys(LEVER_KINDS) as Kind[];
+  return gap === 'STORE' ? all : all.filter((k) => !FROM_STORE.includes(k));
+}
 
 /** "Mill Bottom", "Mill Bottom and Saddle", "Mill Bottom and 3 more". */
 function some(names: string[]): string {

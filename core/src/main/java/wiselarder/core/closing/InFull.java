@@ -22,8 +22,9 @@ import wiselarder.core.store.Lot;
  * gap, what they take or add in every month, in other seasons, what they cost and what they save.
  *
  * @param edits what is done, one after the other
- * @param gapKgBefore what is bare in the gap as the plan stands, kg DM
- * @param gapKgAfter what stays bare in it
+ * @param gapKgBefore what is missing in the gap as the plan stands, kg DM: what is bare, and of a
+ *     gap in grazing what is fed from the store too
+ * @param gapKgAfter what stays missing in it
  * @param bareKgAfter what stays bare over the plan
  * @param bareDaysAfter days that stay short
  * @param months the other side
@@ -91,7 +92,7 @@ public record InFull(
         edits,
         bareKg(before, gap),
         bareKg(after, gap),
-        before.totalBareKg() - after.totalBareKg(),
+        Trial.missingKg(before, gap.kind()) - Trial.missingKg(after, gap.kind()),
         after.totalBareKg(),
         after.bareDays(GapFinder.SHORT_SHARE),
         months(before, after),
@@ -101,7 +102,7 @@ public record InFull(
         after.standingKg(end) - before.standingKg(end),
         is.hours() - was.hours(),
         is.tractorDays() - was.tractorDays(),
-        parts(engine, stated, before, ways));
+        parts(engine, stated, before, gap.kind(), ways));
   }
 
   private static boolean isDry(Engine engine) {
@@ -109,7 +110,9 @@ public record InFull(
   }
 
   private static double bareKg(YearBalance b, Gap gap) {
-    return IntStream.rangeClosed(gap.firstDay(), gap.lastDay()).mapToDouble(b::bareKg).sum();
+    return IntStream.rangeClosed(gap.firstDay(), gap.lastDay())
+        .mapToDouble(d -> Trial.missingKg(b, gap.kind(), d))
+        .sum();
   }
 
   private static InSeason inSeason(Engine engine, FarmPlan stated, List<PlanEdit> edits) {
@@ -120,12 +123,16 @@ public record InFull(
   }
 
   private static List<Double> parts(
-      Engine engine, FarmPlan stated, YearBalance before, List<List<PlanEdit>> ways) {
+      Engine engine,
+      FarmPlan stated,
+      YearBalance before,
+      Gap.Kind kind,
+      List<List<PlanEdit>> ways) {
     if (ways.size() < 2) {
       return List.of();
     }
     return ways.stream()
-        .map(w -> before.totalBareKg() - engine.tryOut(stated, w).totalBareKg())
+        .map(w -> Trial.missingKg(before, kind) - Trial.missingKg(engine.tryOut(stated, w), kind))
         .toList();
   }
 

@@ -8,7 +8,8 @@ import wiselarder.core.edit.PlanEdit;
  * One way of closing a gap, tried on the engine.
  *
  * @param edits what to apply, together
- * @param bringsKg how much less is bare over the plan, kg DM; negative when it makes things worse
+ * @param bringsKg how much less is bare over the plan, kg DM, and of a gap in grazing how much less
+ *     is fed from the store too; negative when it makes things worse
  * @param bareKgAfter what stays bare over the plan, kg DM
  * @param bareDaysAfter days that stay short
  * @param storedKgMore how much more stored feed is eaten before the gap begins, kg DM: its other

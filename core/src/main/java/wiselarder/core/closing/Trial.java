@@ -60,8 +60,23 @@ public final class Trial {
         .toList();
   }
 
-  /** Ways that a policy of the plan rules out. */
+  /** Ways that bring stored feed are none where less of it is to be fed. */
+  private static final Set<LeverOption.Kind> FROM_STORE =
+      Set.of(
+          LeverOption.Kind.OPEN_STORE,
+          LeverOption.Kind.LESS_WASTE,
+          LeverOption.Kind.STORE_FIRST,
+          LeverOption.Kind.CUT_SURPLUS,
+          LeverOption.Kind.CUT_WRAPPED,
+          LeverOption.Kind.STRAW,
+          LeverOption.Kind.CONCENTRATE,
+          LeverOption.Kind.BUY_HAY);
+
+  /** Ways that do not serve such a gap, and those that a policy of the plan rules out. */
   private boolean isBarred(LeverOption.Kind kind) {
+    if (gap.kind() == Gap.Kind.GRAZING && FROM_STORE.contains(kind)) {
+      return true;
+    }
     Set<Policy.Side> sides = Policies.sides(stated);
     return switch (kind) {
       case BUY_HAY -> sides.contains(Policy.Side.SELL_EARLY);
@@ -108,7 +123,7 @@ public final class Trial {
     return new LeverOption(
         lever.kind(),
         candidate.edits(),
-        before.totalBareKg() - after.totalBareKg(),
+        missingKg(before) - missingKg(after),
         after.totalBareKg(),
         after.bareDays(GapFinder.SHORT_SHARE),
         storedBefore(after) - storedBefore(before),
@@ -204,9 +219,33 @@ public final class Trial {
     return enough;
   }
 
-  /** What some edits take off the unmet need of the whole year, kg DM. */
+  /** What is missing over the plan by the kind of the gap, kg DM. */
+  private double missingKg(YearBalance b) {
+    return missingKg(b, gap.kind());
+  }
+
+  /** The same of any year. */
+  static double missingKg(YearBalance b, Gap.Kind kind) {
+    double kg = 0;
+    for (int d = 0; d < b.days(); d++) {
+      kg += missingKg(b, kind, d);
+    }
+    return kg;
+  }
+
+  /**
+   * What a kind of gap misses on a day: what is bare, and to grazing what is fed from the store.
+   */
+  static double missingKg(YearBalance b, Gap.Kind kind, int day) {
+    double kg = b.bareKg(day);
+    return kind == Gap.Kind.STORE
+        ? kg
+        : kg + b.eatenKg(Shelf.PUT_BY, day) + b.eatenKg(Shelf.BOUGHT_IN, day);
+  }
+
+  /** What some edits take off what is missing over the whole year, kg DM. */
   double bringsKg(List<PlanEdit> edits) {
-    return before.totalBareKg() - year(edits).totalBareKg();
+    return missingKg(before) - missingKg(year(edits));
   }
 
   /** Unmet need within the gap with some edits made, kg DM; 0 where they close it. */
@@ -214,7 +253,7 @@ public final class Trial {
     YearBalance after = year(edits);
     double kg = 0;
     for (int d = gap.firstDay(); d <= gap.lastDay(); d++) {
-      kg += after.bareKg(d);
+      kg += missingKg(after, gap.kind(), d);
     }
     return kg <= CLOSED_KG ? 0 : kg;
   }

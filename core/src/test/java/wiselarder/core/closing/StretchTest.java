@@ -249,4 +249,39 @@ class StretchTest {
       assertThat(steps.get(4).kind()).isEqualTo(FeedStep.Kind.STORE);
     }
   }
+
+  /** A gap in grazing is one of stored feed too: what brings less of it to be fed closes it. */
+  @Test
+  void aGapInGrazingIsClosedByWhatSparesTheStore() {
+    FarmPlan plan =
+        new Farms()
+            .eaters("herd", 20, 10)
+            .field("near", 10, 25, 2000)
+            .field("behind", 6, 20, 2600)
+            .bales("hay", 140)
+            .graze("herd", null, START.plusDays(75), "near")
+            .graze("herd", START.plusDays(212), null, "near")
+            .feed("herd", null, null)
+            .build();
+    YearBalance before = ENGINE.simulate(plan);
+    assertThat(before.totalBareKg()).isZero();
+    Gap gap = ENGINE.gaps(before).get(0);
+    assertThat(gap.kind()).isEqualTo(Gap.Kind.GRAZING);
+    List<LeverOption> all = new Trial(ENGINE, plan, gap).options(Lever.ofTheFarm());
+    assertThat(all)
+        .extracting(LeverOption::kind)
+        .contains(LeverOption.Kind.OPEN_STANDING, LeverOption.Kind.SELL)
+        .doesNotContain(LeverOption.Kind.LESS_WASTE, LeverOption.Kind.OPEN_STORE);
+    for (LeverOption option : all) {
+      YearBalance after = ENGINE.simulate(ENGINE.changed(plan, option.edits()));
+      double less = 0;
+      for (int d = 0; d < before.days(); d++) {
+        less += before.eatenKg(Shelf.PUT_BY, d) - after.eatenKg(Shelf.PUT_BY, d) - after.bareKg(d);
+      }
+      assertThat(option.bringsKg()).isCloseTo(less, within(1e-6)).isPositive();
+    }
+    InFull full = InFull.of(ENGINE, List.of(), plan, gap, List.of(all.get(0).edits()));
+    assertThat(full.gapKgBefore()).isCloseTo(gap.shortKg(), within(1e-6));
+    assertThat(full.bringsKg()).isCloseTo(all.get(0).bringsKg(), within(1e-6));
+  }
 }
