@@ -74,6 +74,7 @@ export type Lever = Read<Schemas['LeverView']>;
 export type InFull = Read<Schemas['InFullView']>;
 export type Crop = Read<Schemas['CropView']>;
 export type Mix = Read<Schemas['MixView']>;
+export type Advice = Read<Schemas['AdviceView']>;
 export type PolicyEffect = Read<Schemas['PolicyView']>;
 export type Sureness = Read<Schemas['SurenessView']>;
 export type Price = Read<Schemas['PriceView']>;
@@ -260,6 +261,7 @@ export function apiIn(looking: { season: string }) {
       buyHay: boolean,
       sure: number | null,
     ) => post<Mix>(inSeason(`/plans/${id}/mix`), { gap, ways, must, never, buyHay, sure }),
+    advice: (id: string) => get<Advice>(inSeason(`/plans/${id}/advice`)),
     policies: (id: string) => get<PolicyEffect[]>(inSeason(`/plans/${id}/policies`)),
     sureness: (id: string, gap: number, edits: Edit[]) =>
       post<Sureness>(inSeason(`/plans/${id}/sureness`), { gap, edits }),

@@ -5,6 +5,7 @@
   import { thePlan } from '../plan/context';
   import MiniYear from '../plan/MiniYear.svelte';
   import Planned from '../plan/Planned.svelte';
+  import Beyond from './Beyond.svelte';
   import CloseGap from './CloseGap.svelte';
   import Gaps from './Gaps.svelte';
   import PlansBeside from './PlansBeside.svelte';
@@ -37,7 +38,7 @@
   <Gaps year={open.year} onclose={close} />
   <Planned />
 </div>
-<div class="beside"><Policies /><PlansBeside /></div>
+<div class="beside"><Beyond /><Policies /><PlansBeside /></div>
 
 <style>
   .page {

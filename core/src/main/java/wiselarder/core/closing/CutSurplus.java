@@ -1,15 +1,17 @@
 package wiselarder.core.closing;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import wiselarder.core.balance.YearBalance;
-import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.edit.PlanEdit;
+import wiselarder.core.forage.Forage;
 import wiselarder.core.land.Field;
 import wiselarder.core.plan.Farm;
+import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.Items;
 import wiselarder.core.store.Lot;
@@ -94,47 +96,46 @@ public final class CutSurplus implements Lever {
   }
 
   /** By the machine there is; leaf shatters where legumes are half of it. */
-  private String made(Trial trial, Field field) {
+  private static String made(FarmPlan stated, Forage forage, boolean wrapped) {
     if (wrapped) {
       return "h_haylage";
     }
-    if (!trial.stated().farm().has(Farm.Machine.MOWER_CONDITIONER)) {
+    if (!stated.farm().has(Farm.Machine.MOWER_CONDITIONER)) {
       return "h_hay_not_conditioned";
     }
-    return trial.forage(field).legumeShare() >= HALF
-        ? "h_hay_conditioned_legume"
-        : "h_hay_conditioned_grass";
+    return forage.legumeShare() >= HALF ? "h_hay_conditioned_legume" : "h_hay_conditioned_grass";
   }
 
   private static final double HALF = 0.5;
 
   private List<PlanEdit> cutOn(Trial trial, Field field, int day) {
-    PlanYear year = trial.year();
-    List<HayCut> cuts = trial.stated().plan().cuts();
-    String id = Trial.freeId("cut-" + field.id(), cuts.stream().map(HayCut::id).toList());
-    String lot =
-        Trial.freeId("hay-" + field.id(), trial.stated().allLots().stream().map(Lot::id).toList());
+    HayCut cut = cut(trial.stated(), trial.forage(field), field, trial.year().date(day), wrapped);
     List<PlanEdit> edits = new ArrayList<>();
-    edits.add(
-        new PlanEdit.Put<>(
-            Items.CUTS,
-            new HayCut(
-                id,
-                field.id(),
-                year.date(day),
-                made(trial, field),
-                new Lot(
-                    lot,
-                    field.name() + (wrapped ? " haylage" : " hay"),
-                    wrapped ? "wrapped bale" : "round bale",
-                    0,
-                    wrapped ? 650 : 365,
-                    wrapped ? 0.5 : 0.87,
-                    wrapped ? "s_wrapped_sound" : "s_barn",
-                    "f_ring_open",
-                    null,
-                    ""))));
-    edits.addAll(trial.feedingLast(lot, day));
+    edits.add(new PlanEdit.Put<>(Items.CUTS, cut));
+    edits.addAll(trial.feedingLast(cut.lot().id(), day));
     return edits;
+  }
+
+  /** A cut of a field into bales as they are usual. */
+  static HayCut cut(FarmPlan stated, Forage forage, Field field, LocalDate date, boolean wrapped) {
+    String id =
+        Trial.freeId("cut-" + field.id(), stated.plan().cuts().stream().map(HayCut::id).toList());
+    String lot = Trial.freeId("hay-" + field.id(), stated.allLots().stream().map(Lot::id).toList());
+    return new HayCut(
+        id,
+        field.id(),
+        date,
+        made(stated, forage, wrapped),
+        new Lot(
+            lot,
+            field.name() + (wrapped ? " haylage" : " hay"),
+            wrapped ? "wrapped bale" : "round bale",
+            0,
+            wrapped ? 650 : 365,
+            wrapped ? 0.5 : 0.87,
+            wrapped ? "s_wrapped_sound" : "s_barn",
+            "f_ring_open",
+            null,
+            ""));
   }
 }

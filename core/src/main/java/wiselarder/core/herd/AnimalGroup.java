@@ -130,6 +130,33 @@ public record AnimalGroup(
         changes);
   }
 
+  /** The same group at so many times its head, comings and goings too; at least one of each. */
+  public AnimalGroup times(double share) {
+    List<HeadChange> scaled =
+        changes.stream().map(c -> c.withHead(scaled(c.head(), share))).toList();
+    return new AnimalGroup(
+        id,
+        name,
+        kind,
+        scaled(head, share),
+        weightKg,
+        gainKgPerDay,
+        flatIntakeKgPerHeadDay,
+        birthStart,
+        birthSpreadDays,
+        youngPerDam,
+        weaning,
+        youngLeave,
+        fromInclusive,
+        toExclusive,
+        scaled,
+        keeping);
+  }
+
+  private static int scaled(int head, double share) {
+    return head == 0 ? 0 : Math.max(1, (int) Math.round(head * share));
+  }
+
   private AnimalGroup with(MonthDay weaned, MonthDay leave, List<HeadChange> changed) {
     return with(birthStart, weaned, leave, changed);
   }

@@ -73,4 +73,9 @@ public record HeadChange(
     MONEY_PER_HEAD.check(moneyPerHead);
     note = NOTE.check(note);
   }
+
+  /** The same for another number. */
+  HeadChange withHead(int other) {
+    return new HeadChange(date, untilExclusive, kind, other, toGroupId, moneyPerHead, note);
+  }
 }

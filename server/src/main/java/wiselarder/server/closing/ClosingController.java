@@ -1,6 +1,7 @@
 package wiselarder.server.closing;
 
 import java.time.LocalDate;
+import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -14,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import wiselarder.core.closing.Advice;
 import wiselarder.core.closing.BuyHay;
 import wiselarder.core.closing.CropChoice;
 import wiselarder.core.closing.Fitting;
@@ -373,6 +375,73 @@ class ClosingController {
                     e.standingKg(),
                     e.cost()))
         .toList();
+  }
+
+  /** Pasture in one month; as {@link Advice.Month}. */
+  record PastureMonth(
+      YearMonth month,
+      double grownKg,
+      double grazedKg,
+      double cutKg,
+      double lostKg,
+      double standsKg) {}
+
+  /** A cut of surplus; as {@link Advice.Cut}. */
+  record SurplusCut(
+      String fieldId, LocalDate date, double madeKg, Double cost, List<PlanEdit> edits) {}
+
+  /** What a field gives; as {@link Advice.FieldUse}. */
+  record FieldUse(
+      String fieldId,
+      double grownKgPerHa,
+      double grazedKgPerHa,
+      double cutKgPerHa,
+      double lostKgPerHa,
+      Double likeGrownKgPerHa) {}
+
+  /**
+   * What a year says beyond its gaps; as {@link Advice}.
+   *
+   * @param carriesShare of the herd; null where even a tenth of it goes short
+   */
+  record AdviceView(
+      List<PastureMonth> months,
+      List<SurplusCut> cuts,
+      Double carriesShare,
+      Double carriesInDryShare,
+      List<FieldUse> fields) {}
+
+  /** Surplus, what the plan would carry, and fields that lag. */
+  @GetMapping("/plans/{id}/advice")
+  AdviceView advice(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "normal") String season,
+      @AuthenticationPrincipal Person person) {
+    StoredPlan plan = plans.get(id, person);
+    Advice a = Advice.of(weather.engine(season, plan), weather.engine("dry", plan), plan.content());
+    return new AdviceView(
+        a.months().stream()
+            .map(
+                m ->
+                    new PastureMonth(
+                        m.month(), m.grownKg(), m.grazedKg(), m.cutKg(), m.lostKg(), m.standsKg()))
+            .toList(),
+        a.cuts().stream()
+            .map(c -> new SurplusCut(c.fieldId(), c.date(), c.madeKg(), c.cost(), c.edits()))
+            .toList(),
+        orNull(a.carries().share()),
+        orNull(a.carriesInDry().share()),
+        a.fields().stream()
+            .map(
+                f ->
+                    new FieldUse(
+                        f.fieldId(),
+                        f.grownKgPerHa(),
+                        f.grazedKgPerHa(),
+                        f.cutKgPerHa(),
+                        f.lostKgPerHa(),
+                        orNull(f.likeGrownKgPerHa())))
+            .toList());
   }
 
   private static Optional<Lot> pattern(FarmPlan stated, String lotId) {
