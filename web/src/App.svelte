@@ -31,6 +31,7 @@
     '/plan/:id/gaps': later(() => import('./gaps/GapsScreen.svelte')),
     '/plan/:id/forages': later(() => import('./forage/Forages.svelte')),
     '/plan/:id/prices': later(() => import('./prices/Prices.svelte')),
+    '/plan/:id/market': later(() => import('./prices/Market.svelte')),
     '/plan/:id/seasons': later(() => import('./seasons/Seasons.svelte')),
     '/plan/:id/papers': later(() => import('./papers/Papers.svelte')),
     '/plan/:id/changes': later(() => import('./history/Changes.svelte')),

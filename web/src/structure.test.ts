@@ -17,7 +17,7 @@ const ALLOWED: Record<string, string[]> = {
   form: ['api', 'units', 'words', 'plan'],
   people: ['api', 'words', 'plan', 'form'],
   seasons: ['api', 'units', 'words', 'plan', 'form'],
-  prices: ['api', 'units', 'words', 'plan', 'form'],
+  prices: ['api', 'units', 'words', 'plan', 'form', 'seasons'],
   gaps: ['api', 'units', 'words', 'plan', 'form', 'seasons'],
   shell: ['plan', 'form', 'people', 'seasons', 'history'],
   history: ['api', 'units', 'words', 'plan'],

@@ -74,6 +74,7 @@ export type Lever = Read<Schemas['LeverView']>;
 export type InFull = Read<Schemas['InFullView']>;
 export type Crop = Read<Schemas['CropView']>;
 export type Mix = Read<Schemas['MixView']>;
+export type HayOffer = Read<Schemas['OfferView']>;
 export type Advice = Read<Schemas['AdviceView']>;
 export type PolicyEffect = Read<Schemas['PolicyView']>;
 export type Sureness = Read<Schemas['SurenessView']>;
@@ -261,6 +262,8 @@ export function apiIn(looking: { season: string }) {
       buyHay: boolean,
       sure: number | null,
     ) => post<Mix>(inSeason(`/plans/${id}/mix`), { gap, ways, must, never, buyHay, sure }),
+    market: (id: string, month: string) =>
+      get<HayOffer[]>(inSeason(`/plans/${id}/market?${query({ month })}`)),
     advice: (id: string) => get<Advice>(inSeason(`/plans/${id}/advice`)),
     policies: (id: string) => get<PolicyEffect[]>(inSeason(`/plans/${id}/policies`)),
     sureness: (id: string, gap: number, edits: Edit[]) =>

@@ -1,10 +1,11 @@
 <script lang="ts">
   import type { Lever } from '../api/client';
   import { thePlan } from '../plan/context';
-  import { shortDate, today } from '../units/dates';
+  import { isoOf, shortDate, today } from '../units/dates';
   import { amount, figure, unitOf } from '../units/units';
   import { costText, perBulk } from '../words/infull';
   import { kindsFor, LEVER_KINDS } from '../words/levers';
+  import { leadText, OTHER_WAYS } from '../words/otherWays';
   import { RULES_OUT, sideName } from '../words/policies';
   import { wayKey, type GapWays } from './ways.svelte';
 
@@ -109,6 +110,24 @@
               : late.length
                 ? `too late since ${shortDate(lastOf(late))}; it would have brought ${amount(late[0].bringsKg, 'bulk', open.system)}.`
                 : said.none}
+          </li>
+        {/each}
+      </ul>
+    </details>
+  {/if}
+  {#if !ways.looking && ways.gap}
+    {@const from = isoOf(open.view!.year.start, ways.gap.firstDay)}
+    <details class="none" data-testid="other-ways">
+      <summary>What else keepers do, not tried here</summary>
+      <p class="quiet">
+        The product has no figure of its own for these yet, or they take more than a year: weigh
+        them with your adviser.
+      </p>
+      <ul>
+        {#each OTHER_WAYS as way (way.name)}
+          <li>
+            <strong>{way.name}</strong>: {way.note}
+            {leadText(way, from, today())}{way.where ? ` Here: ${way.where}.` : ''}
           </li>
         {/each}
       </ul>

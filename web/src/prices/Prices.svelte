@@ -121,7 +121,8 @@
       What a way out of a gap costs is reckoned with these. Where you state nothing the product’s
       own stands, in grey: <strong>a guess for {farm.currency}, not a market report</strong>. Put in
       what you pay or are paid; it then holds in every month and in a dry year too, unless you tick
-      that it moves with the season.
+      that it moves with the season. What hay may be had for is tried on the
+      <a href={`#/plan/${open.view!.id}/market`}>hay market</a>, a simulated stand-in.
     </p>
     {#if none}
       <p class="wrong" role="status">

@@ -16,6 +16,7 @@ export const ASIDE: { path: string; name: string }[] = [
   { path: '/farm', name: 'Farm' },
   { path: '/forages', name: 'Forages' },
   { path: '/prices', name: 'Prices' },
+  { path: '/market', name: 'Hay market' },
   { path: '/changes', name: 'Changes' },
   { path: '/people', name: 'People' },
 ];

@@ -103,6 +103,7 @@ class AccessTest {
         "/seasons",
         "/forages",
         "/prices",
+        "/market",
         "/farm",
         "/start",
         "/changes",

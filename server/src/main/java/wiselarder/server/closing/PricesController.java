@@ -1,13 +1,19 @@
 package wiselarder.server.closing;
 
+import java.time.YearMonth;
 import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wiselarder.core.engine.Engine;
+import wiselarder.core.plan.Season;
+import wiselarder.core.price.FarmPrices;
+import wiselarder.core.price.HayMarket;
 import wiselarder.core.price.Price;
+import wiselarder.core.price.SimulatedMarket;
 import wiselarder.server.people.Person;
 import wiselarder.server.plan.Plans;
 
@@ -52,6 +58,44 @@ class PricesController {
     return engine.catalogue().pricesOn(plans.get(id, person).content().farm()).all().stream()
         .map(PricesController::view)
         .toList();
+  }
+
+  /** One lot that is offered; as {@link HayMarket.Offer}. */
+  record OfferView(
+      String priceId,
+      String feedId,
+      String what,
+      double tonnes,
+      double distanceKm,
+      double perTonne,
+      double deliveredPerTonne) {}
+
+  /**
+   * What hay is offered in a month. The market is a simulated stand-in: its offers are made up.
+   *
+   * @param season in a dry one fewer and dearer
+   */
+  @GetMapping("/plans/{id}/market")
+  List<OfferView> market(
+      @PathVariable String id,
+      @RequestParam YearMonth month,
+      @RequestParam(defaultValue = "normal") String season,
+      @AuthenticationPrincipal Person person) {
+    FarmPrices prices = engine.catalogue().pricesOn(plans.get(id, person).content().farm());
+    boolean dry = Season.parse(season).kind() == Season.Kind.DRY;
+    return new SimulatedMarket()
+        .offers(prices, month, dry).stream()
+            .map(
+                o ->
+                    new OfferView(
+                        o.priceId(),
+                        o.feedId(),
+                        o.what(),
+                        o.tonnes(),
+                        o.distanceKm(),
+                        o.perTonne(),
+                        o.deliveredPerTonne()))
+            .toList();
   }
 
   private static PriceView view(Price p) {

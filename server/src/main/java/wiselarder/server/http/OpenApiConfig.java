@@ -68,6 +68,7 @@ class OpenApiConfig {
           Map.entry("SurplusCut", Set.of("cost")),
           Map.entry("FieldUse", Set.of("likeGrownKgPerHa")),
           Map.entry("AdviceView", Set.of("carriesShare", "carriesInDryShare")),
+          Map.entry("OfferView", Set.of("feedId")),
           Map.entry("MixRequest", Set.of("sure")),
           Map.entry("YearView", Set.of("shelves")),
           Map.entry("Shelves", Set.of("groupId", "block")),

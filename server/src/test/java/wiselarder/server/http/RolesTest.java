@@ -208,6 +208,7 @@ class RolesTest {
           switch (operation) {
             case "GET /api/plans/{id}/levers" -> "?gap=0";
             case "GET /api/plans/{id}/crops" -> "?gap=0&fieldId=saddle";
+            case "GET /api/plans/{id}/market" -> "?month=2028-02";
             case "GET /api/plans/{id}/ledger" -> "?format=CSV";
             case "GET /api/plans/{id}/hay-sum" -> "?lotId=fescue-rounds";
             case "GET /api/plans/{id}/shelves" -> "?measure=ENERGY";

@@ -369,6 +369,19 @@ class PlanApiTest {
   }
 
   @Test
+  void adviceAndAMarketAreThereWithoutAGap() {
+    JsonNode advice = http.get(PLAN + "/advice").json();
+    assertThat(advice.get("months")).hasSize(12);
+    assertThat(advice.get("carriesShare").asDouble()).isBetween(0.5, 1.0);
+    assertThat(advice.get("fields")).hasSize(14);
+    JsonNode offers = http.get(PLAN + "/market?month=2028-02").json();
+    assertThat(offers).hasSizeGreaterThan(9);
+    assertThat(http.get(PLAN + "/market?month=2028-02&season=dry").json().size())
+        .isLessThan(offers.size());
+    assertThat(http.get(PLAN + "/market?month=soon").status()).isBetween(400, 422);
+  }
+
+  @Test
   void aPriceOfOnesOwnStandsInPlaceOfTheProducts() {
     assertThat(price("nitrogen").get("own").asBoolean()).isFalse();
     Http.Answer put =
