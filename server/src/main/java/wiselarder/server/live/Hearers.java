@@ -110,7 +110,12 @@ class Hearers implements SmartLifecycle {
 
   private void drop(Hearer hearer) {
     hearers.remove(hearer);
-    hearer.screen.complete();
+    try {
+      hearer.screen.complete();
+    } catch (IllegalStateException alreadyOver) {
+      // its connection broke: the one thread that tells everybody must not end with it
+      LOG.debug("a screen was over already: {}", alreadyOver.getMessage());
+    }
   }
 
   @Override

@@ -1,0 +1,155 @@
+package wiselarder.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** How sure, which side a keeper takes, what the year says beyond its gaps, and other farms. */
+class WaysOutTest {
+  private static Product product;
+  private Page page;
+
+  @BeforeAll
+  static void start() {
+    product = Product.fresh("e2e_ways");
+  }
+
+  @AfterAll
+  static void stop() {
+    product.close();
+  }
+
+  @BeforeEach
+  void open() {
+    product.resetDemo();
+    page = product.visitorPage(1280, 800);
+  }
+
+  @AfterEach
+  void close() {
+    page.context().close();
+  }
+
+  private void farm(String id) {
+    page.navigate(product.demo().replaceAll("quillback$", id) + "/gaps");
+  }
+
+  private Locator verdict() {
+    return page.getByTestId("verdict");
+  }
+
+  private Locator season() {
+    return page.locator("select[title^='The weather']");
+  }
+
+  private Locator button(String name) {
+    return page.getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(false))
+        .first();
+  }
+
+  /** The gap is looked at in the year that most are no harder than, and closed in as many. */
+  @Test
+  void asSureAsOneWantsToBe() {
+    farm("quillback");
+    button("Ways to close it").click();
+    page.getByLabel("Closed in").selectOption("8 of 10 years");
+    assertThat(page.getByTestId("sure")).containsText("in 16 of 20 no more is missing than");
+    assertThat(season()).hasValue(Pattern.compile("seed:\\d+"));
+    button("Find the cheapest mix").click();
+    Locator mix = page.getByTestId("mix");
+    assertThat(mix)
+        .containsText(Pattern.compile("it is closed in (1[6-9]|20) of 20 simulated years"));
+    Hand.MOUSE.side(page, "Other years");
+    assertThat(page.getByTestId("sure-years"))
+        .containsText(Pattern.compile("With it it is closed in (1[6-9]|20) of 20"));
+    // back in the season that was looked at before
+    page.getByTestId("close-gap")
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Close").setExact(true))
+        .click();
+    assertThat(season()).hasValue("normal");
+  }
+
+  @Test
+  void aSideIsTakenRulesOutWaysAndIsLetGo() {
+    farm("quillback");
+    page.getByText("Where keepers differ").click();
+    Locator policies = page.getByTestId("policies");
+    assertThat(policies).containsText("In a dry year");
+    policies.getByLabel("Feed hay through it").check();
+    assertThat(policies).containsText("This plan takes a side in 1 of 6.");
+    button("Ways to close it").click();
+    page.getByText("What was looked at and is not offered").click();
+    assertThat(page.getByTestId("close-gap"))
+        .containsText("Sell before it: ruled out by what this plan holds to: feed hay through it.");
+    page.reload();
+    page.getByText("Where keepers differ").click();
+    assertThat(policies.getByLabel("Feed hay through it")).isChecked();
+    policies.getByLabel("Each gap decides").check();
+    assertThat(policies).containsText("This plan takes no side yet.");
+    page.navigate(product.demo() + "/changes");
+    assertThat(page.locator("main")).containsText("Took a side: feed hay through it");
+  }
+
+  @Test
+  void surplusIsCutAndHayIsBoughtWithoutAGapInMind() {
+    farm("quillback");
+    page.getByText("Beyond the gaps").click();
+    Locator beyond = page.getByTestId("beyond");
+    assertThat(beyond).containsText("of the herd all year");
+    assertThat(beyond).containsText("Sawdust");
+    assertThat(beyond.locator("tbody tr")).hasCount(5);
+    beyond.getByRole(AriaRole.BUTTON).first().click();
+    assertThat(page.getByTestId("planned").locator("li")).hasCount(3);
+    page.navigate(product.demo() + "/market");
+    Locator market = page.getByTestId("market");
+    assertThat(market).containsText("nobody sells these lots");
+    page.getByLabel("Offered in").selectOption("Feb 2028");
+    market
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Buy in the plan"))
+        .first()
+        .click();
+    page.navigate(product.demo() + "/gaps");
+    assertThat(page.getByTestId("planned").locator("li")).hasCount(4);
+    assertThat(page.getByTestId("planned")).containsText("there on 15 Feb");
+  }
+
+  /** Nothing is short there; what spares its hay is found, and sold stock eat none of it. */
+  @Test
+  void onAFarmWithoutAGapLessIsFedFromTheStore() {
+    farm("spruce-hollow");
+    assertThat(verdict()).hasText("Feed lasts the whole year.");
+    button("Ways to feed less from the store").click();
+    Locator ways = page.getByTestId("close-gap");
+    assertThat(ways).containsText("from the store on");
+    button("Sell 6 of Suckler cows").click();
+    assertThat(page.getByTestId("in-full")).containsText("are still fed or missing");
+    assertThat(page.getByTestId("in-full")).containsText("Brings in EUR");
+    button("Put it in the plan").click();
+    assertThat(verdict()).hasText("Feed lasts the whole year.");
+  }
+
+  /** A southern farm: a gap in August is closed by sending a herd away for its time and hay. */
+  @Test
+  void aSouthernGapIsClosedByFewerMouths() {
+    farm("campo-garza-mora");
+    assertThat(verdict()).containsText("runs out on 1 August");
+    button("Ways to close it").click();
+    button("Send 118 of Cows calving in spring away").click();
+    assertThat(page.getByTestId("in-full")).containsText("stay bare");
+    button("Try others with it").click();
+    page.getByLabel("Try with others: Open").first().check();
+    assertThat(page.getByTestId("in-full")).containsText("Alone they bring");
+    button("Put them in the plan").click();
+    assertThat(page.getByTestId("close-gap").or(page.getByTestId("planned")).first()).isVisible();
+    assertThat(verdict()).not().containsText("runs out on 1 August");
+  }
+}
