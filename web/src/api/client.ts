@@ -266,6 +266,8 @@ export function apiIn(looking: { season: string }) {
       get<HayOffer[]>(inSeason(`/plans/${id}/market?${query({ month })}`)),
     advice: (id: string) => get<Advice>(inSeason(`/plans/${id}/advice`)),
     policies: (id: string) => get<PolicyEffect[]>(inSeason(`/plans/${id}/policies`)),
+    waiting: (id: string, gap: number, edits: Edit[], days: number[]) =>
+      post<(number | null)[]>(inSeason(`/plans/${id}/waiting`), { gap, edits, days }),
     sureness: (id: string, gap: number, edits: Edit[]) =>
       post<Sureness>(inSeason(`/plans/${id}/sureness`), { gap, edits }),
     crops: (id: string, gap: number, fieldId: string, use: string) =>

@@ -12,6 +12,7 @@
   import InFull from './InFull.svelte';
   import KeepAs from './KeepAs.svelte';
   import MixResult from './MixResult.svelte';
+  import Waiting from './Waiting.svelte';
   import WayInputs from './WayInputs.svelte';
   import WayList from './WayList.svelte';
   import { GapWays, wayKey } from './ways.svelte';
@@ -210,6 +211,9 @@
           <InFull full={ways.full} {prices} {ways} />
           {#if decideBy}
             <p>Decide by {shortDate(decideBy)}{tried.length > 1 ? ', the first of them' : ''}.</p>
+          {/if}
+          {#if ways.chosen && tried.length === 1}
+            <Waiting {ways} way={ways.chosen} bringsKg={ways.full.bringsKg} />
           {/if}
           <div class="acts">
             <button class="btn preset-filled-primary-500" onclick={apply}

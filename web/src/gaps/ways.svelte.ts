@@ -118,6 +118,11 @@ export class GapWays {
     return this.years.years[Math.max(1, rank) - 1];
   }
 
+  /** What a way brings when it is done so many days later, kg DM; null where it cannot be then. */
+  bringsLater(way: Lever, days: number[]): Promise<(number | null)[]> {
+    return this.open.api.waiting(this.open.view!.id, this.place, way.edits as Edit[], days);
+  }
+
   /** In how many simulated years what is tried closes the gap. */
   surenessOf(edits: Edit[]): Promise<Sureness> {
     return this.open.api.sureness(this.open.view!.id, this.place, edits);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { LEVER_KINDS, leverTitle, setName } from './levers';
+import { LEVER_KINDS, leverTitle, setName, waitingText } from './levers';
 
 const FARM = {
   fields: [
@@ -106,5 +106,17 @@ describe('ways', () => {
       expect(kind.note).toMatch(/^[A-Z].*\.$/);
       expect(kind.none).toMatch(/^[A-Z].*\.$/);
     }
+  });
+});
+
+describe('waiting', () => {
+  it('is told beside what it brings now', () => {
+    const say = (kg: number) => `${kg / 1000} t`;
+    expect(waitingText(9000, 8000, -20, say)).toBe(
+      'Waiting: a week later it brings 8 t, a month later it brings nothing.',
+    );
+    expect(waitingText(9000, 9000, 8950, say)).toContain('next to nothing');
+    expect(waitingText(9000, 8000, null, say)).toContain('a month later it cannot be done');
+    expect(waitingText(9000, null, null, say)).toBe('');
   });
 });

@@ -259,6 +259,24 @@ function slowed(lever: Lever) {
   return steps.find((s) => s.roundDays === longest && s.fromInclusive)!;
 }
 
+/** What waiting costs, in one sentence; nothing where it is not known. */
+export function waitingText(
+  now: number,
+  week: number | null,
+  month: number | null,
+  say: (kg: number) => string,
+): string {
+  const told = (kg: number | null, when: string) =>
+    kg === null
+      ? `${when} it cannot be done`
+      : `${when} it brings ${kg <= 0 ? 'nothing' : say(kg)}`;
+  if (week === null && month === null) return '';
+  const same = [week, month].every((kg) => kg !== null && kg >= 0.98 * now);
+  return same
+    ? 'Waiting a week or a month costs next to nothing.'
+    : `Waiting: ${told(week, 'a week later')}, ${told(month, 'a month later')}.`;
+}
+
 type Group = NonNullable<Edit['putGroup']>;
 
 /** The change that a way adds: it is the one without a price, among those of its day. */

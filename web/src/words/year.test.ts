@@ -106,7 +106,7 @@ describe('the verdict', () => {
       causes: [{ code: 'STORE_NOT_OPENED' as const, subjects: [], value: 72000 }],
     };
     expect(verdict(year([shut]), 'METRIC').headline).toContain(
-      'with 72.0 t in the store that the plan does not open.',
+      'with 72.0 t in the store that the plan does not open, or only by the portion.',
     );
     expect(gapMeaning(shut as Gap)).toBe('Nothing that the plan opens is left to feed');
     expect(gapMeaning(GAP as Gap)).toBe('Nothing is left to feed');

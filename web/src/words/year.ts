@@ -101,7 +101,7 @@ function begins(gap: Gap, year: YearView, system: System): string {
   const from = longDay(year.start, gap.firstDay);
   const unopened = gap.causes.find((c) => c.code === 'STORE_NOT_OPENED');
   if (unopened) {
-    return `Feed falls short from ${from} with ${amount(unopened.value, 'bulk', system)} in the store that the plan does not open.`;
+    return `Feed falls short from ${from} with ${amount(unopened.value, 'bulk', system)} in the store that the plan does not open, or only by the portion.`;
   }
   const empty = gap.causes.find((c) => c.code === 'STORE_EMPTY');
   return empty && empty.value > 0
@@ -169,7 +169,7 @@ export function causes(gap: Gap, farm: Farm, year: YearView, system: System): st
           ? `The store is empty from ${longDay(year.start, c.value)}.`
           : 'Nothing is in the store yet.';
       case 'STORE_NOT_OPENED':
-        return `${amount(c.value, 'bulk', system)} are in the store, and no order of feeds opens them then.`;
+        return `${amount(c.value, 'bulk', system)} are in the store, and no order of feeds opens them then, or only by the portion.`;
       case 'NO_STORE':
         return 'Nothing is put by.';
       case 'DORMANT':

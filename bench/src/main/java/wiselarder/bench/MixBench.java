@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.LongStream;
 import wiselarder.core.closing.LeastCost;
 import wiselarder.core.closing.Lever;
 import wiselarder.core.closing.LeverOption;
@@ -30,6 +31,9 @@ public final class MixBench {
 
   private static final Lot HAY =
       new Lot("hay", "Hay", "round bale", 0, 400, 0.87, "s_barn", "f_ring_open", null, "");
+
+  private static final int YEARS = 3;
+  private static final double SURE = 0.8;
 
   private MixBench() {}
 
@@ -63,7 +67,16 @@ public final class MixBench {
     LeastCost mix =
         LeastCost.of(engine, plan, gap, ways, HAY, java.util.Set.of(), java.util.Set.of());
     final long mixed = System.nanoTime();
-    LeastCost.Programme programme = LeastCost.programme(engine, plan, gap, ways, HAY);
+    LeastCost.Programme programme = LeastCost.programme(List.of(engine), plan, gap, ways, HAY);
+    List<Engine> simulated =
+        LongStream.rangeClosed(1, YEARS)
+            .mapToObj(seed -> engine.in(Season.simulated(seed)).apart())
+            .toList();
+    LeastCost.Programme several = LeastCost.programme(simulated, plan, gap, ways, HAY);
+    final long before = System.nanoTime();
+    LeastCost sure =
+        LeastCost.sure(engine, plan, gap, ways, HAY, java.util.Set.of(), java.util.Set.of(), SURE);
+    final long after = System.nanoTime();
     System.out.printf(
         Locale.ROOT,
         "%s: %d ways in %d ms, mix in %d ms, cost %.0f (hay alone %.0f), left %.1f kg;"
@@ -77,6 +90,17 @@ public final class MixBench {
         mix.leftKg(),
         programme.objective(),
         second(programme.lp()));
+    System.out.printf(
+        Locale.ROOT,
+        "  %d years at once: objective %.4f, second solver %.4f; in %.0f%% of years: %d ms, cost"
+            + " %.0f, closed in %d%n",
+        YEARS,
+        several.objective(),
+        second(several.lp()),
+        100 * SURE,
+        (after - before) / 1_000_000,
+        sure.cost(),
+        sure.sureness().closedAfter());
   }
 
   private static double second(String lp) throws IOException, InterruptedException {

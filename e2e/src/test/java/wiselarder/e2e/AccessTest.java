@@ -182,7 +182,7 @@ class AccessTest {
     page.getByTestId("close-gap")
         .getByRole(
             AriaRole.BUTTON,
-            new com.microsoft.playwright.Locator.GetByRoleOptions().setName("Buy "))
+            new com.microsoft.playwright.Locator.GetByRoleOptions().setName("round bales"))
         .waitFor();
     page.getByTestId("close-gap").getByRole(AriaRole.BUTTON).nth(1).focus();
     page.keyboard().press("Enter");

@@ -71,7 +71,7 @@ class CloseTheGapTest {
   void boughtHayClosesTheGapAndIsThereAfterARestart() {
     assertThat(verdict()).containsText(RUNS_OUT);
     go("Close this gap");
-    button("Buy ").click();
+    button("round bales").click();
     assertThat(verdict()).hasText(LASTS);
     assertThat(page.getByTestId("compare")).containsText("0.0 tons");
     button("Put it in the plan").click();

@@ -132,6 +132,9 @@ public final class Operations {
         json(Needs.READER, "{\"gap\": 0, \"edits\": [%s]}".formatted(EDIT)));
     CALLS.put("GET /api/plans/{id}/policies", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/advice", bare(Needs.READER));
+    CALLS.put(
+        "POST /api/plans/{id}/waiting",
+        json(Needs.READER, "{\"gap\": 0, \"edits\": [%s], \"days\": [7]}".formatted(EDIT)));
     CALLS.put("GET /api/plans/{id}/market", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/crops", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/prices", bare(Needs.READER));

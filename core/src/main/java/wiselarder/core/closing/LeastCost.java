@@ -148,11 +148,14 @@ public record LeastCost(
    */
   public record Programme(String lp, double objective) {}
 
-  /** The programme of {@link #of}, with nothing insisted on or forbidden. */
+  /**
+   * The programme of {@link #of}, with nothing insisted on or forbidden.
+   *
+   * @param engines one for each year in which the same ways must do
+   */
   public static Programme programme(
-      Engine engine, FarmPlan stated, Gap gap, List<List<PlanEdit>> ways, Lot hay) {
-    Mix mix =
-        new MixSearch(List.of(engine), stated, gap, ways, hay, Set.of(), Set.of()).programme();
+      List<Engine> engines, FarmPlan stated, Gap gap, List<List<PlanEdit>> ways, Lot hay) {
+    Mix mix = new MixSearch(engines, stated, gap, ways, hay, Set.of(), Set.of()).programme();
     return new Programme(mix.lp(), mix.solve(Set.of(), Set.of()).objective());
   }
 

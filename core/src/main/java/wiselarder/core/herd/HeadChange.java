@@ -74,6 +74,12 @@ public record HeadChange(
     note = NOTE.check(note);
   }
 
+  /** The same so many days later; those that come back do so on their day. */
+  public HeadChange movedBy(int days) {
+    return new HeadChange(
+        date.plusDays(days), untilExclusive, kind, head, toGroupId, moneyPerHead, note);
+  }
+
   /** The same for another number. */
   HeadChange withHead(int other) {
     return new HeadChange(date, untilExclusive, kind, other, toGroupId, moneyPerHead, note);

@@ -68,7 +68,7 @@ public final class Policies {
                   .filter(s -> s.preparation() != Sowing.Preparation.GRAZE_DOWN)
                   .toList());
     }
-    return plan == stated.plan() ? stated : new FarmPlan(stated.farm(), plan);
+    return plan.equals(stated.plan()) ? stated : new FarmPlan(stated.farm(), plan);
   }
 
   private Field grazed(Field field) {

@@ -61,6 +61,11 @@ public record Sowing(
     Check.ordered("sowing.endsOn", sowOn, endsOn);
   }
 
+  /** The same, sown on another day. */
+  public Sowing sownOn(LocalDate other) {
+    return new Sowing(id, fieldId, forageId, other, preparation, yieldKgPerHa, seedShare, endsOn);
+  }
+
   /** First day the field is out of use for it. */
   public LocalDate preparedFrom() {
     return sowOn.minusDays(preparation.daysOut());

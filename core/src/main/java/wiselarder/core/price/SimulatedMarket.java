@@ -5,7 +5,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.Random;
+import org.apache.commons.rng.UniformRandomProvider;
+import org.apache.commons.rng.simple.RandomSource;
 
 /**
  * A stand-in for a hay market: lots drawn between the low and the high of the product's prices, the
@@ -29,7 +30,8 @@ public final class SimulatedMarket implements HayMarket {
       if (!p.row().group().equals("hay") || Double.isNaN(p.low())) {
         continue;
       }
-      Random random = new Random((p.row().id() + month).hashCode());
+      UniformRandomProvider random =
+          RandomSource.XO_RO_SHI_RO_128_PP.create((long) (p.row().id() + month).hashCode());
       for (int n = 0; n < OFFERS_OF_A_KIND; n++) {
         double at = (random.nextDouble() + random.nextDouble()) / 2;
         double tonnes = between(random, LEAST_TONNES, MOST_TONNES) * (dry ? IN_DROUGHT : 1);
@@ -58,7 +60,7 @@ public final class SimulatedMarket implements HayMarket {
     return offers;
   }
 
-  private static double between(Random random, double low, double high) {
+  private static double between(UniformRandomProvider random, double low, double high) {
     return low + random.nextDouble() * (high - low);
   }
 

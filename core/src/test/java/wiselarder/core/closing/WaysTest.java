@@ -383,4 +383,39 @@ class WaysTest {
             .orElseThrow();
     assertThat(sold.changes()).extracting(HeadChange::head).containsExactly(1);
   }
+
+  /** Twenty of 10 kg from day 45 before the gap: each week of waiting they eat 70 kg a head. */
+  @Test
+  void waitingCostsWhatIsEatenMeanwhile() {
+    FarmPlan plan = farm().build();
+    Gap gap = gap(plan);
+    LeverOption sale = options(plan, FewerMouths.sold()).get(0);
+    HeadChange sold = ((AnimalGroup) put(sale)).changes().get(0);
+    assertThat(Waiting.bringsKg(ENGINE, plan, gap, sale.edits(), 7))
+        .isLessThanOrEqualTo(sale.bringsKg());
+    AnimalGroup group = plan.farm().groups().get(0);
+    List<PlanEdit> later =
+        List.of(new PlanEdit.Put<>(Items.GROUPS, group.withChanges(List.of(sold.movedBy(30)))));
+    double month = Waiting.bringsKg(ENGINE, plan, gap, sale.edits(), 30);
+    assertThat(month).isEqualTo(new Trial(ENGINE, plan, gap).bringsKg(later));
+    assertThat(month).isLessThan(sale.bringsKg());
+    // hay that is bought has a day of its own; a field is not shut after the day it opens
+    List<PlanEdit> hay =
+        new BuyHay(Farms.bale("hay", 0), START)
+            .candidates(new Trial(ENGINE, plan, gap))
+            .get(0)
+            .edits();
+    assertThat(Waiting.bringsKg(ENGINE, plan, gap, hay, 7)).isNaN();
+    List<PlanEdit> shut =
+        List.of(
+            new PlanEdit.Put<>(
+                Items.CLOSINGS,
+                new Closing("c", "near", START.plusDays(80), START.plusDays(90), List.of(), null)));
+    assertThat(Waiting.bringsKg(ENGINE, plan, gap, shut, 30)).isNaN();
+    // nothing to be moved but when grazing begins
+    FarmPlan open = farm().field("behind", 6, 20, 2600).build();
+    LeverOption standing = options(open, new OpenStanding()).get(0);
+    assertThat(Waiting.bringsKg(ENGINE, open, gap(open), standing.edits(), 30))
+        .isLessThan(standing.bringsKg());
+  }
 }

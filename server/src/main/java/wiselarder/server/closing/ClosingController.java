@@ -26,6 +26,7 @@ import wiselarder.core.closing.LeverOption;
 import wiselarder.core.closing.PolicyEffect;
 import wiselarder.core.closing.Sureness;
 import wiselarder.core.closing.Trial;
+import wiselarder.core.closing.Waiting;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.gap.Gap;
@@ -169,6 +170,32 @@ class ClosingController {
             .map(y -> new SurenessYear(y.season().key(), y.bareKgBefore(), y.bareKgAfter()))
             .toList());
   }
+
+  /** A way that is done some days later. */
+  record WaitingRequest(int gap, List<PlanEdit> edits, List<Integer> days) {}
+
+  /** What a way brings so many days later, kg DM, each; null where it cannot be done then. */
+  @PostMapping("/plans/{id}/waiting")
+  List<Double> waiting(
+      @PathVariable String id,
+      @RequestBody WaitingRequest request,
+      @RequestParam(defaultValue = "normal") String season,
+      @AuthenticationPrincipal Person person) {
+    check(List.of(Check.present("edits", request.edits)), 1, 1);
+    Check.present("days", request.days);
+    Check.range("days", request.days.size(), 1, MOST_WAITS);
+    request.days.forEach(d -> Check.range("days", Check.present("days", d), 1, LONGEST_WAIT));
+    StoredPlan plan = plans.get(id, person);
+    Engine engine = weather.engine(season, plan);
+    FarmPlan stated = plan.content();
+    Gap its = gap(engine, stated, request.gap);
+    return request.days.stream()
+        .map(d -> orNull(Waiting.bringsKg(engine, stated, its, request.edits, d)))
+        .toList();
+  }
+
+  private static final int MOST_WAITS = 5;
+  private static final int LONGEST_WAIT = 120;
 
   /**
    * Ways among which the cheapest mix is sought.

@@ -316,6 +316,11 @@ class PlanApiTest {
         http.post(PLAN + "/ways", "{\"gap\": 0, \"ways\": [" + one + "," + two + "]}").json();
     assertThat(full.get("gapKgAfter").asDouble()).isCloseTo(0, within(1e-6));
     assertThat(full.get("partsKg")).hasSize(2);
+    String waits = "{\"gap\": 0, \"edits\": %s, \"days\": [7, 30]}";
+    JsonNode later = http.post(PLAN + "/waiting", waits.formatted(two)).json();
+    assertThat(later.get(0).asDouble()).isLessThan(sell.get(0).get("bringsKg").asDouble());
+    assertThat(later.get(1).asDouble()).isLessThan(later.get(0).asDouble());
+    assertThat(http.post(PLAN + "/waiting", waits.formatted(one)).json().get(0).isNull()).isTrue();
     assertThat(full.get("seasons")).hasSize(2);
     assertThat(full.get("bill")).hasSizeGreaterThan(1);
     String mixed = "{\"gap\": 0, \"ways\": [%s], \"must\": %s, \"never\": [], \"buyHay\": true}";
