@@ -106,7 +106,8 @@ final class Stores {
       return left;
     }
     for (int l : step.sources) {
-      while (left > EPSILON_KG && gives(g, l, day, needKg)) {
+      boolean named = !step.anyLot || !isPortioned(g, l, day);
+      while (named && left > EPSILON_KG && gives(g, l, day, needKg)) {
         left -= feedFrom(g, l, day, needKg, left);
       }
     }
@@ -159,6 +160,20 @@ final class Stores {
         && roomKg(l, needKg) > EPSILON_KG;
   }
 
+  /** Of what a group is given by the portion that day the whole store gives it no more. */
+  private boolean isPortioned(int g, int lot, int day) {
+    for (StepPlan s : plan.groups[g].steps) {
+      if (!s.graze && !s.anyLot && s.bounded && day >= s.from && day < s.to) {
+        for (int source : s.sources) {
+          if (source == lot) {
+            return true;
+          }
+        }
+      }
+    }
+    return false;
+  }
+
   /**
    * The lot that a group should eat: the poorest of those good enough for it on that day, own ones
    * before bought ones; where none is good enough, the best. -1 for none.
@@ -171,7 +186,7 @@ final class Stores {
     boolean bestEnough = false;
     double bestTdn = 0;
     for (int l = 0; l < lots.length; l++) {
-      if (!gives(g, l, day, needKg)) {
+      if (!gives(g, l, day, needKg) || isPortioned(g, l, day)) {
         continue;
       }
       double tdn = lots[l].worth[Values.TDN] - tdnLost(plan.lots[l], lots[l], day);

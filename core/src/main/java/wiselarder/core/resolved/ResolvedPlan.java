@@ -353,6 +353,9 @@ public final class ResolvedPlan {
     /** True where it means a whole store of several lots. */
     public boolean wholeStore;
 
+    /** It names no lot: what the group is given by the portion is not in it. */
+    public boolean anyLot;
+
     /** True where its portion is given before anything else; and where it is given no more. */
     public boolean first;
 
@@ -835,7 +838,8 @@ public final class ResolvedPlan {
     s.to = year.clippedEnd(step.toExclusive());
     portion(s, step.portion());
     s.roundDays = step.roundDays() == null ? 0 : step.roundDays();
-    s.wholeStore = !s.graze && step.sourceIds().isEmpty() && lots.length > 1;
+    s.anyLot = !s.graze && step.sourceIds().isEmpty();
+    s.wholeStore = s.anyLot && lots.length > 1;
     s.sources =
         step.sourceIds().isEmpty()
             ? java.util.stream.IntStream.range(0, s.graze ? fields.length : lots.length).toArray()

@@ -109,6 +109,7 @@ final class SameDays {
     boolean same =
         a.graze == b.graze
             && a.wholeStore == b.wholeStore
+            && a.anyLot == b.anyLot
             && a.first == b.first
             && a.bounded == b.bounded
             && Double.compare(a.share, b.share) == 0

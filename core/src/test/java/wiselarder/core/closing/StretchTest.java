@@ -284,4 +284,22 @@ class StretchTest {
     assertThat(full.gapKgBefore()).isCloseTo(gap.shortKg(), within(1e-6));
     assertThat(full.bringsKg()).isCloseTo(all.get(0).bringsKg(), within(1e-6));
   }
+
+  /** What is given by the portion is not eaten beyond it by a step that means the whole store. */
+  @Test
+  void theWholeStoreGivesNoMoreOfWhatIsPortioned() {
+    for (int bales : new int[] {0, 30}) {
+      Farms farms = new Farms().eaters("herd", 20, 10);
+      if (bales > 0) {
+        farms.bales("hay", bales);
+      }
+      FarmPlan plan = farms.feed("herd", null, null).build();
+      LeverOption option = options(plan, FeedBeside.concentrate()).get(0);
+      YearBalance after = ENGINE.simulate(ENGINE.changed(plan, option.edits()));
+      int lot = bales > 0 ? 1 : 0;
+      for (int d = 0; d < after.days(); d++) {
+        assertThat(after.groupLotEatenKg(0, lot, d)).isLessThanOrEqualTo(0.2 * 200 + 1e-6);
+      }
+    }
+  }
 }
