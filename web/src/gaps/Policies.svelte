@@ -106,6 +106,7 @@
     margin-right: 0.75rem;
   }
   fieldset {
+    min-width: 0;
     margin: 0.6rem 0;
     padding: 0.5rem 1rem;
   }
@@ -119,9 +120,14 @@
     padding: 0.35rem 0;
     min-height: 44px;
     font-weight: 400;
+    white-space: normal;
   }
   .side input {
+    flex: none;
     margin-top: 0.25rem;
+  }
+  .side > span {
+    min-width: 0;
   }
   .side span span,
   .side strong {
