@@ -191,6 +191,13 @@ const file = <T>(path: string, text: string) => send<T>('POST', path, 'applicati
 const csv = <T>(path: string, text: string) => send<T>('POST', path, 'text/csv', text);
 const query = (of: Record<string, string>) => new URLSearchParams(of).toString();
 
+/** Where a gap stands in the list of the year, and the plan days of a part of it. */
+export interface GapPlace {
+  gap: number;
+  from?: number;
+  to?: number;
+}
+
 /** Every call, years in the season that is looked at. */
 export function apiIn(looking: { season: string }) {
   /** Adds the season to an address; the normal one needs no naming. */
@@ -198,6 +205,13 @@ export function apiIn(looking: { season: string }) {
     looking.season === 'normal'
       ? path
       : `${path}${path.includes('?') ? '&' : '?'}${query({ season: looking.season })}`;
+  /** The same for a gap, or a part of one. */
+  const ofGap = (path: string, { from, to }: GapPlace) =>
+    inSeason(
+      from === undefined || to === undefined
+        ? path
+        : `${path}${path.includes('?') ? '&' : '?'}${query({ from: String(from), to: String(to) })}`,
+    );
   return {
     inSeason,
     session: () => get<Session>('/session'),
@@ -248,30 +262,32 @@ export function apiIn(looking: { season: string }) {
     copy: (id: string, name: string, yearsOn = 0) =>
       post<{ id: string }>(`/plans/${id}/copy`, { name, yearsOn }),
     removePlan: (id: string) => remove(`/plans/${id}`),
-    levers: (id: string, gap: number, buyDate: string, kind: Lever['kind']) =>
-      get<Lever[]>(inSeason(`/plans/${id}/levers?${query({ gap: String(gap), buyDate, kind })}`)),
+    levers: (id: string, at: GapPlace, buyDate: string, kind: Lever['kind']) =>
+      get<Lever[]>(
+        ofGap(`/plans/${id}/levers?${query({ gap: String(at.gap), buyDate, kind })}`, at),
+      ),
 
-    ways: (id: string, gap: number, ways: Edit[][]) =>
-      post<InFull>(inSeason(`/plans/${id}/ways`), { gap, ways }),
+    ways: (id: string, at: GapPlace, ways: Edit[][]) =>
+      post<InFull>(ofGap(`/plans/${id}/ways`, at), { gap: at.gap, ways }),
     mix: (
       id: string,
-      gap: number,
+      at: GapPlace,
       ways: Edit[][],
       must: number[],
       never: number[],
       buyHay: boolean,
       sure: number | null,
-    ) => post<Mix>(inSeason(`/plans/${id}/mix`), { gap, ways, must, never, buyHay, sure }),
+    ) => post<Mix>(ofGap(`/plans/${id}/mix`, at), { gap: at.gap, ways, must, never, buyHay, sure }),
     market: (id: string, month: string) =>
       get<HayOffer[]>(inSeason(`/plans/${id}/market?${query({ month })}`)),
     advice: (id: string) => get<Advice>(inSeason(`/plans/${id}/advice`)),
     policies: (id: string) => get<PolicyEffect[]>(inSeason(`/plans/${id}/policies`)),
-    waiting: (id: string, gap: number, edits: Edit[], days: number[]) =>
-      post<(number | null)[]>(inSeason(`/plans/${id}/waiting`), { gap, edits, days }),
-    sureness: (id: string, gap: number, edits: Edit[]) =>
-      post<Sureness>(inSeason(`/plans/${id}/sureness`), { gap, edits }),
-    crops: (id: string, gap: number, fieldId: string, use: string) =>
-      get<Crop[]>(inSeason(`/plans/${id}/crops?${query({ gap: String(gap), fieldId, use })}`)),
+    waiting: (id: string, at: GapPlace, edits: Edit[], days: number[]) =>
+      post<(number | null)[]>(ofGap(`/plans/${id}/waiting`, at), { gap: at.gap, edits, days }),
+    sureness: (id: string, at: GapPlace, edits: Edit[]) =>
+      post<Sureness>(ofGap(`/plans/${id}/sureness`, at), { gap: at.gap, edits }),
+    crops: (id: string, at: GapPlace, fieldId: string, use: string) =>
+      get<Crop[]>(ofGap(`/plans/${id}/crops?${query({ gap: String(at.gap), fieldId, use })}`, at)),
     prices: (id: string) => get<Price[]>(`/plans/${id}/prices`),
 
     weather: (id: string) => get<WeatherRecord[]>(`/plans/${id}/weather`),

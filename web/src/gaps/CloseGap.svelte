@@ -12,6 +12,7 @@
   import InFull from './InFull.svelte';
   import KeepAs from './KeepAs.svelte';
   import MixResult from './MixResult.svelte';
+  import PartOfGap from './PartOfGap.svelte';
   import Waiting from './Waiting.svelte';
   import WayInputs from './WayInputs.svelte';
   import WayList from './WayList.svelte';
@@ -143,6 +144,7 @@
         .slice(0, 2)
         .join(' ')}
     </p>
+    <PartOfGap {ways} {gap} />
     {#if ways.looking}
       <p class="asking" role="status">
         <progress

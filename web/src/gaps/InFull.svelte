@@ -31,6 +31,13 @@
   const missing = $derived(unpricedText(full, prices, farm.currency));
   const assumed = $derived(lines.filter((l) => !l.own).length);
   const each = $derived(perBulk(full.cost, full.bringsKg, farm.currency, open.system));
+  /** Where part of what is brought falls on other days, what it costs by what falls into the gap. */
+  const inGap = $derived.by(() => {
+    const kgIn = full.gapKgBefore - full.gapKgAfter;
+    if (Math.abs(full.bringsKg - kgIn) <= 0.05 * Math.abs(full.bringsKg)) return '';
+    const there = perBulk(full.cost, kgIn, farm.currency, open.system);
+    return `It brings ${kg(full.bringsKg)} over the year, ${kg(kgIn)} of it into the gap${there ? `: ${there} there` : ''}.`;
+  });
   const aHead = $derived(
     full.cost > 0.5 && head ? `, ${farm.currency} ${money(full.cost / head)} a head` : '',
   );
@@ -74,6 +81,7 @@
       ? `: ${each} brought${aHead}`
       : ''}{full.unpriced.length ? ', and what has no price' : ''}.
   </p>
+  {#if inGap}<p>{inGap}</p>{/if}
   {#if partsText(full, open.system)}<p>{partsText(full, open.system)}</p>{/if}
   <Tabs sides={SIDES} bind:value={shown} label="What it does">
     {#snippet side(id: string)}

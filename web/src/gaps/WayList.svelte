@@ -34,6 +34,8 @@
   /** The policy of the plan that rules a kind out. */
   const ruledOut = (kind: Lever['kind']) =>
     open.view!.plan.policies.find((p) => RULES_OUT[p.side] === kind)?.side;
+  /** Where part of what it brings falls on other days than the gap's. */
+  const apart = (l: Lever) => Math.abs(l.bringsKg - l.inGapKg) > 0.05 * l.bringsKg;
   const each = (l: Lever) =>
     l.cost === null ? '' : perBulk(l.cost, l.bringsKg, currency, open.system);
 </script>
@@ -74,7 +76,11 @@
                 >
               </th>
               <td class="date">{shortDate(lever.decideBy)}</td>
-              <td class="number">{figure(lever.bringsKg, 'bulk', open.system)}</td>
+              <td class="number"
+                >{figure(lever.bringsKg, 'bulk', open.system)}{#if apart(lever)}<small
+                    >{figure(lever.inGapKg, 'bulk', open.system)} in it</small
+                  >{/if}</td
+              >
               <td class="number">{lever.bareDaysAfter}</td>
               <td class="cost"
                 >{lever.cost === null

@@ -1,5 +1,5 @@
 import { isoOf } from '../units/dates';
-import type { Crop, Edit, Gap, InFull, Lever, Mix, Sureness } from '../api/client';
+import type { Crop, Edit, Gap, GapPlace, InFull, Lever, Mix, Sureness } from '../api/client';
 import type { PlanSession } from '../plan/session.svelte';
 import { kindsFor } from '../words/levers';
 
@@ -59,8 +59,17 @@ export class GapWays {
     const all = this.gaps;
     return all.find((g) => g.lastDay >= this.from) ?? all[0];
   }
-  private get place(): number {
-    return this.open.view!.year.gaps.indexOf(this.gap!);
+  private get place(): GapPlace {
+    const gap = this.open.view!.year.gaps.indexOf(this.gap!);
+    return this.part ? { gap, from: this.part.from, to: this.part.to } : { gap };
+  }
+
+  /** The plan days of the gap that are looked at; null for all of it. */
+  part = $state.raw<{ from: number; to: number } | null>(null);
+  /** Looks at some days of the gap only, or at all of it again. */
+  lookAtPart(part: { from: number; to: number } | null) {
+    this.part = part;
+    void this.look();
   }
 
   leave() {
@@ -88,6 +97,7 @@ export class GapWays {
       if (this.gone) return;
       this.sure = share;
       this.years = null;
+      this.part = null;
       if (share !== null && this.gap) {
         const years = await this.open.api.sureness(this.open.view!.id, this.place, []);
         if (this.gone) return;
@@ -176,6 +186,7 @@ export class GapWays {
       kind: 'SOW',
       edits: crop.edits,
       bringsKg: 0,
+      inGapKg: 0,
       bareKgAfter: 0,
       bareDaysAfter: 0,
       storedKgMore: 0,
@@ -307,6 +318,7 @@ export class GapWays {
         kind: 'BUY_HAY',
         edits: answer.hay,
         bringsKg: 0,
+        inGapKg: 0,
         bareKgAfter: 0,
         bareDaysAfter: 0,
         storedKgMore: 0,

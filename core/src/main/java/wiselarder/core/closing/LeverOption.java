@@ -10,6 +10,7 @@ import wiselarder.core.edit.PlanEdit;
  * @param edits what to apply, together
  * @param bringsKg how much less is bare over the plan, kg DM, and of a gap in grazing how much less
  *     is fed from the store too; negative when it makes things worse
+ * @param inGapKg the part of it that falls into the gap itself, kg DM
  * @param bareKgAfter what stays bare over the plan, kg DM
  * @param bareDaysAfter days that stay short
  * @param storedKgMore how much more stored feed is eaten before the gap begins, kg DM: its other
@@ -21,6 +22,7 @@ public record LeverOption(
     Kind kind,
     List<PlanEdit> edits,
     double bringsKg,
+    double inGapKg,
     double bareKgAfter,
     int bareDaysAfter,
     double storedKgMore,

@@ -124,6 +124,7 @@ public final class Trial {
         lever.kind(),
         candidate.edits(),
         missingKg(before) - missingKg(after),
+        leftKg(before) - leftKg(after),
         after.totalBareKg(),
         after.bareDays(GapFinder.SHORT_SHARE),
         storedBefore(after) - storedBefore(before),
@@ -233,6 +234,15 @@ public final class Trial {
     return kg;
   }
 
+  /** Some days of a gap, with what is missing on them. */
+  public static Gap part(YearBalance year, Gap gap, int firstDay, int lastDay) {
+    double kg = 0;
+    for (int d = firstDay; d <= lastDay; d++) {
+      kg += missingKg(year, gap.kind(), d);
+    }
+    return gap.over(firstDay, lastDay).with(kg);
+  }
+
   /**
    * What a kind of gap misses on a day: what is bare, and to grazing what is fed from the store.
    */
@@ -250,7 +260,10 @@ public final class Trial {
 
   /** Unmet need within the gap with some edits made, kg DM; 0 where they close it. */
   double leftKg(List<PlanEdit> edits) {
-    YearBalance after = year(edits);
+    return leftKg(year(edits));
+  }
+
+  private double leftKg(YearBalance after) {
     double kg = 0;
     for (int d = gap.firstDay(); d <= gap.lastDay(); d++) {
       kg += missingKg(after, gap.kind(), d);

@@ -302,4 +302,21 @@ class StretchTest {
       }
     }
   }
+
+  /** The first half of a gap is a gap of its own: what is missing in it, and what that takes. */
+  @Test
+  void aPartOfAGapIsClosedForItself() {
+    FarmPlan plan = bulls().build();
+    YearBalance year = ENGINE.simulate(plan);
+    Gap whole = gap(plan);
+    int middle = (whole.firstDay() + whole.lastDay()) / 2;
+    Gap part = Trial.part(year, whole, whole.firstDay(), middle);
+    Gap rest = Trial.part(year, whole, middle + 1, whole.lastDay());
+    assertThat(part.shortKg() + rest.shortKg()).isCloseTo(whole.shortKg(), within(1e-6));
+    BuyHay lever = new BuyHay(Farms.bale("pattern", 0), START);
+    LeverOption half = new Trial(ENGINE, plan, part).options(List.of(lever)).get(0);
+    LeverOption all = new Trial(ENGINE, plan, whole).options(List.of(lever)).get(0);
+    assertThat(half.inGapKg()).isCloseTo(part.shortKg(), within(1e-6));
+    assertThat(half.cost()).isBetween(0.4 * all.cost(), 0.6 * all.cost());
+  }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -15,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import wiselarder.core.balance.YearBalance;
 import wiselarder.core.closing.Advice;
 import wiselarder.core.closing.BuyHay;
 import wiselarder.core.closing.CropChoice;
@@ -59,6 +61,7 @@ class ClosingController {
       LeverOption.Kind kind,
       List<PlanEdit> edits,
       double bringsKg,
+      double inGapKg,
       double bareKgAfter,
       int bareDaysAfter,
       double storedKgMore,
@@ -78,11 +81,12 @@ class ClosingController {
       @RequestParam(required = false) LocalDate buyDate,
       @RequestParam(required = false) LeverOption.Kind kind,
       @RequestParam(defaultValue = "normal") String season,
+      @ParameterObject Part part,
       @AuthenticationPrincipal Person person) {
     StoredPlan plan = plans.get(id, person);
     FarmPlan stated = plan.content();
     Engine engine = weather.engine(season, plan);
-    Gap chosen = gap(engine, stated, gap);
+    Gap chosen = gap(engine, stated, gap, part);
     List<Lever> levers = new ArrayList<>(Lever.ofTheFarm());
     pattern(stated, patternLotId)
         .map(lot -> new BuyHay(lot, buyDate == null ? stated.plan().year().start() : buyDate))
@@ -106,6 +110,7 @@ class ClosingController {
       @PathVariable String id,
       @RequestBody WaysRequest request,
       @RequestParam(defaultValue = "normal") String season,
+      @ParameterObject Part part,
       @AuthenticationPrincipal Person person) {
     check(request.ways, 1, MOST_WAYS);
     StoredPlan plan = plans.get(id, person);
@@ -117,7 +122,7 @@ class ClosingController {
             .toList();
     FarmPlan stated = plan.content();
     return InFullView.of(
-        InFull.of(engine, elsewhere, stated, gap(engine, stated, request.gap), request.ways));
+        InFull.of(engine, elsewhere, stated, gap(engine, stated, request.gap, part), request.ways));
   }
 
   private static void check(List<List<PlanEdit>> ways, int least, int most) {
@@ -153,12 +158,13 @@ class ClosingController {
       @PathVariable String id,
       @RequestBody SurenessRequest request,
       @RequestParam(defaultValue = "normal") String season,
+      @ParameterObject Part part,
       @AuthenticationPrincipal Person person) {
     check(List.of(Check.present("edits", request.edits)), 1, 1, 0);
     StoredPlan plan = plans.get(id, person);
     Engine engine = weather.engine(season, plan);
     FarmPlan stated = plan.content();
-    return view(Sureness.of(engine, stated, gap(engine, stated, request.gap), request.edits));
+    return view(Sureness.of(engine, stated, gap(engine, stated, request.gap, part), request.edits));
   }
 
   private static SurenessView view(Sureness s) {
@@ -180,6 +186,7 @@ class ClosingController {
       @PathVariable String id,
       @RequestBody WaitingRequest request,
       @RequestParam(defaultValue = "normal") String season,
+      @ParameterObject Part part,
       @AuthenticationPrincipal Person person) {
     check(List.of(Check.present("edits", request.edits)), 1, 1);
     Check.present("days", request.days);
@@ -188,7 +195,7 @@ class ClosingController {
     StoredPlan plan = plans.get(id, person);
     Engine engine = weather.engine(season, plan);
     FarmPlan stated = plan.content();
-    Gap its = gap(engine, stated, request.gap);
+    Gap its = gap(engine, stated, request.gap, part);
     return request.days.stream()
         .map(d -> orNull(Waiting.bringsKg(engine, stated, its, request.edits, d)))
         .toList();
@@ -247,12 +254,13 @@ class ClosingController {
       @PathVariable String id,
       @RequestBody MixRequest request,
       @RequestParam(defaultValue = "normal") String season,
+      @ParameterObject Part part,
       @AuthenticationPrincipal Person person) {
     check(request.ways, 0, MOST_MIXED);
     StoredPlan plan = plans.get(id, person);
     Engine engine = weather.engine(season, plan);
     FarmPlan stated = plan.content();
-    Gap its = gap(engine, stated, request.gap);
+    Gap its = gap(engine, stated, request.gap, part);
     Lot hay = request.buyHay ? pattern(stated, null).orElseThrow() : null;
     Set<Integer> must = places(request.must, request.ways);
     Set<Integer> never = places(request.never, request.ways);
@@ -300,12 +308,13 @@ class ClosingController {
       @RequestParam String fieldId,
       @RequestParam(defaultValue = "GRAZE") CropChoice.Use use,
       @RequestParam(defaultValue = "normal") String season,
+      @ParameterObject Part part,
       @AuthenticationPrincipal Person person) {
     StoredPlan plan = plans.get(id, person);
     Engine engine = weather.engine(season, plan);
     FarmPlan stated = plan.content();
     int field = stated.farm().fields().indexOf(stated.field(fieldId));
-    return CropChoice.of(engine, stated, gap(engine, stated, gap), field, use).stream()
+    return CropChoice.of(engine, stated, gap(engine, stated, gap, part), field, use).stream()
         .map(ClosingController::crop)
         .toList();
   }
@@ -355,12 +364,28 @@ class ClosingController {
   private static final int MOST_MIXED = 80;
   private static final int MOST_EDITS = 200;
 
-  private static Gap gap(Engine engine, FarmPlan stated, int gap) {
-    List<Gap> gaps = engine.gaps(engine.simulate(stated));
+  /**
+   * A part of a gap.
+   *
+   * @param from first plan day of it, {@code to} the last; null for the gap's own
+   */
+  record Part(Integer from, Integer to) {}
+
+  private static Gap gap(Engine engine, FarmPlan stated, int gap, Part part) {
+    YearBalance year = engine.simulate(stated);
+    List<Gap> gaps = engine.gaps(year);
     if (gap < 0 || gap >= gaps.size()) {
       throw new Refused(ServerReason.NO_SUCH_GAP, "gap", gaps.size());
     }
-    return gaps.get(gap);
+    Gap whole = gaps.get(gap);
+    if (part.from == null && part.to == null) {
+      return whole;
+    }
+    int from = part.from == null ? whole.firstDay() : part.from;
+    int to = part.to == null ? whole.lastDay() : part.to;
+    Check.range("from", from, whole.firstDay(), whole.lastDay());
+    Check.range("to", to, from, whole.lastDay());
+    return Trial.part(year, whole, from, to);
   }
 
   /** What one side of a question does to the year; as {@link PolicyEffect}. */
@@ -494,6 +519,7 @@ class ClosingController {
         o.kind(),
         o.edits(),
         o.bringsKg(),
+        o.inGapKg(),
         o.bareKgAfter(),
         o.bareDaysAfter(),
         o.storedKgMore(),

@@ -323,6 +323,13 @@ class PlanApiTest {
     assertThat(http.post(PLAN + "/waiting", waits.formatted(one)).json().get(0).isNull()).isTrue();
     assertThat(full.get("seasons")).hasSize(2);
     assertThat(full.get("bill")).hasSizeGreaterThan(1);
+    int first = http.get(PLAN).json().get("year").get("gaps").get(0).get("firstDay").asInt();
+    String week = "/ways?from=" + first + "&to=" + (first + 6);
+    String sale = "{\"gap\": 0, \"ways\": [" + two + "]}";
+    JsonNode part = http.post(PLAN + week, sale).json();
+    assertThat(part.get("gapKgBefore").asDouble())
+        .isBetween(1.0, full.get("gapKgBefore").asDouble() / 2);
+    assertThat(http.post(PLAN + "/ways?from=" + (first - 1), sale).status()).isEqualTo(422);
     String mixed = "{\"gap\": 0, \"ways\": [%s], \"must\": %s, \"never\": [], \"buyHay\": true}";
     JsonNode mix = http.post(PLAN + "/mix", mixed.formatted(two, "[]")).json();
     assertThat(mix.get("leftKg").asDouble()).isZero();
