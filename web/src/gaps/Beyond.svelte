@@ -50,13 +50,19 @@
       <div class="parts">
         <div class="panel">
           <h3>The herd</h3>
-          <p>{carriesText(found.carriesShare, found.carriesInDryShare, small(season))}</p>
-          <p class="quiet">
-            Every group made larger or smaller alike, its comings and goings too, until a day’s feed
-            is missing. Labour, water and what the animals bring are not in it.
-          </p>
+          {#if farm.groups.length}
+            <p>{carriesText(found.carriesShare, found.carriesInDryShare, small(season))}</p>
+            <p class="quiet">
+              Every group made larger or smaller alike, its comings and goings too, until a day’s
+              feed is missing. Labour, water and what the animals bring are not in it.
+            </p>
+          {:else}
+            <p>No animals are in the plan yet.</p>
+          {/if}
           <h3>Fields</h3>
-          {#if lag.length}
+          {#if !farm.fields.length}
+            <p>No field is in the plan yet.</p>
+          {:else if lag.length}
             <ul>
               {#each lag as f (f.id)}
                 <li>
@@ -76,7 +82,7 @@
         </div>
         <div class="panel">
           <h3>Surplus</h3>
-          <p>{lossText(found.months, open.system)}</p>
+          {#if farm.fields.length}<p>{lossText(found.months, open.system)}</p>{/if}
           {#if found.cuts.length}
             <p>Cut like this, and nobody goes shorter than now:</p>
             <ul>
