@@ -4,7 +4,7 @@ import { withDays, type Read } from './series';
 type Schemas = components['schemas'];
 export type PlanView = Read<Schemas['PlanView']>;
 /** What of a year only some screens show. */
-export type Part = 'FIELDS' | 'GROUPS';
+export type Part = 'FIELDS' | 'GROUPS' | 'NEEDS';
 export type YearView = Read<Schemas['YearView']>;
 export type FieldYear = Read<Schemas['FieldYear']>;
 export type LotYear = Read<Schemas['LotYear']>;

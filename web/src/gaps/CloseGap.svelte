@@ -6,6 +6,7 @@
   import { lastDay, longDay, shortDate } from '../units/dates';
   import { amount } from '../units/units';
   import { leverTitle, setName } from '../words/levers';
+  import { counted, GAP_KINDS, isBulk } from '../words/needs';
   import { causes, days } from '../words/year';
   import CropChooser from './CropChooser.svelte';
   import { sureText } from '../words/sure';
@@ -23,16 +24,19 @@
   let {
     from,
     kind,
+    group,
     ondone,
     ongap,
   }: {
     from: number;
     kind: Gap['kind'];
+    /** Of whom, where dry matter is not what lacks. */
+    group: string | null;
     ondone: () => void;
     ongap: (gap: Gap) => void;
   } = $props();
 
-  const ways = untrack(() => new GapWays(open, from, kind));
+  const ways = untrack(() => new GapWays(open, from, kind, group));
   const stored = $derived(open.view!.year);
   const farm = $derived(open.view!.farm);
   const gap = $derived(ways.gap);
@@ -40,6 +44,13 @@
   const wayName = (id: string) => open.catalogue!.losses.find((l) => l.id === id)?.name ?? id;
   const cropName = (id: string) =>
     (open.forages.find((f) => f.id === id)?.name ?? id).toLowerCase();
+  const groupName = $derived(farm.groups.find((g) => g.id === group)?.name ?? '');
+  function heading(its: Gap): string {
+    const [first, last] = [longDay(stored.start, its.firstDay), longDay(stored.start, its.lastDay)];
+    if (kind === 'STORE') return `Ways to close the gap from ${first} to ${last}`;
+    if (kind === 'GRAZING') return `${GAP_KINDS[kind].ways}, between ${first} and ${last}`;
+    return `${GAP_KINDS[kind].ways}: ${groupName}, ${first} to ${last}`;
+  }
   const title = (l: Lever) => leverTitle(l, farm, wayName, cropName);
   const season = $derived(
     inSeasonWords(open.season, seasonOptions(open.view!.plan, open.records, open.season)),
@@ -85,12 +96,7 @@
 <section class="panel" aria-labelledby="close-title" data-testid="close-gap">
   <div class="head">
     <h2 id="close-title">
-      {#if gap}{kind === 'STORE'
-          ? 'Ways to close the gap from'
-          : 'Ways to feed less from the store, between'}
-        {longDay(stored.start, gap.firstDay)}
-        {kind === 'STORE' ? 'to' : 'and'}
-        {longDay(stored.start, gap.lastDay)}{:else}No gap is left{/if}
+      {#if gap}{heading(gap)}{:else}No gap is left{/if}
     </h2>
     {#if gaps.length > 1 && gap}
       <label class="which"
@@ -105,7 +111,9 @@
         >
           {#each gaps as g (g.firstDay)}
             <option value={String(g.firstDay)}
-              >{longDay(stored.start, g.firstDay)}, {amount(g.shortKg, 'bulk', open.system)}</option
+              >{longDay(stored.start, g.firstDay)}{isBulk(kind)
+                ? `, ${amount(g.shortKg, 'bulk', open.system)}`
+                : `, ${days(g.shortDays)}`}</option
             >
           {/each}
         </select></label
@@ -134,14 +142,14 @@
     </p>{/if}
   {#if gap}
     <p class="why">
-      {amount(gap.shortKg, 'bulk', open.system)}
-      {kind === 'STORE' ? 'short' : 'from the store'} on {days(gap.shortDays)}. {causes(
-        gap,
-        farm,
-        stored,
-        open.system,
-      )
-        .slice(0, 2)
+      {#if isBulk(kind)}{amount(gap.shortKg, 'bulk', open.system)}
+        {kind === 'STORE' ? 'short' : 'from the store'} on {days(
+          gap.shortDays,
+        )}.{:else if kind !== 'CONDITION'}{counted(kind, gap.shortKg, open.system)} short on {days(
+          gap.shortDays,
+        )}.{/if}
+      {causes(gap, farm, stored, open.system)
+        .slice(0, isBulk(kind) ? 2 : 6)
         .join(' ')}
     </p>
     <PartOfGap {ways} {gap} />

@@ -3,13 +3,13 @@
   import { longDay } from '../units/dates';
   import { thePlan } from '../plan/context';
   import { amount } from '../units/units';
+  import { GAP_KINDS } from '../words/needs';
   import { causes, days, gapMeaning, noGap } from '../words/year';
 
   const open = thePlan();
 
   let { year, onclose }: { year: YearView; onclose: (gap: Gap) => void } = $props();
   const farm = $derived(open.view!.farm);
-  const kinds = { STORE: 'Store gap', GRAZING: 'Grazing gap' };
 </script>
 
 <section aria-labelledby="gaps" data-testid="gaps">
@@ -20,7 +20,10 @@
   {#each year.gaps as gap (gap.kind + gap.firstDay)}
     <article class={['panel', gap.kind === 'STORE' && 'store']}>
       <h3>
-        {kinds[gap.kind]}, {longDay(year.start, gap.firstDay)} to {longDay(year.start, gap.lastDay)}
+        {GAP_KINDS[gap.kind].name}, {longDay(year.start, gap.firstDay)} to {longDay(
+          year.start,
+          gap.lastDay,
+        )}
       </h3>
       <p>
         {gapMeaning(gap)} on {days(gap.shortDays)}:
@@ -41,9 +44,7 @@
           )
           .join(', ')}
       </p>
-      <button class="btn plain" onclick={() => onclose(gap)}
-        >{gap.kind === 'STORE' ? 'Ways to close it' : 'Ways to feed less from the store'}</button
-      >
+      <button class="btn plain" onclick={() => onclose(gap)}>{GAP_KINDS[gap.kind].ways}</button>
     </article>
   {/each}
 </section>

@@ -13,7 +13,8 @@
     unpricedText,
   } from '../words/infull';
   import { money } from '../words/prices';
-  import { sowingOutcome, storeGaps } from '../words/year';
+  import { counted, isBulk, shareText } from '../words/needs';
+  import { days, sowingOutcome, storeGaps } from '../words/year';
 
   import type { GapWays } from './ways.svelte';
   import YearsOfGap from './YearsOfGap.svelte';
@@ -30,9 +31,29 @@
   const lines = $derived(billLines(full, prices, farm.currency, open.system));
   const missing = $derived(unpricedText(full, prices, farm.currency));
   const assumed = $derived(lines.filter((l) => !l.own).length);
-  const each = $derived(perBulk(full.cost, full.bringsKg, farm.currency, open.system));
+  const bulk = $derived(isBulk(ways.kind));
+  const closed = $derived(full.gapKgAfter <= (bulk ? 1 : 0.01 * full.gapKgBefore));
+  const gist = $derived.by(() => {
+    if (closed) return bulk ? 'Closes the gap.' : 'Nothing lacks on these days then.';
+    if (ways.kind === 'GRAZING')
+      return `Of ${kg(full.gapKgBefore)} from the store ${kg(full.gapKgAfter)} are still fed or missing.`;
+    if (bulk) return `Of ${kg(full.gapKgBefore)} in the gap ${kg(full.gapKgAfter)} stay bare.`;
+    const away = shareText(full.gapKgBefore - full.gapKgAfter, full.gapKgBefore);
+    return `Takes away ${away} of what lacks; short on ${days(full.shortDaysAfter)} still.`;
+  });
+  /** In another season: an amount, or the share that is left where it has no unit to tell. */
+  const inSeason = (v: number, without: number) =>
+    bulk
+      ? kg(v)
+      : ways.kind === 'CONDITION'
+        ? without <= 0
+          ? 'none'
+          : `${Math.round((100 * v) / without)}%`
+        : counted(ways.kind, v, open.system);
+  const each = $derived(!bulk ? '' : perBulk(full.cost, full.bringsKg, farm.currency, open.system));
   /** Where part of what is brought falls on other days, what it costs by what falls into the gap. */
   const inGap = $derived.by(() => {
+    if (!bulk) return '';
     const kgIn = full.gapKgBefore - full.gapKgAfter;
     if (Math.abs(full.bringsKg - kgIn) <= 0.05 * Math.abs(full.bringsKg)) return '';
     const there = perBulk(full.cost, kgIn, farm.currency, open.system);
@@ -72,17 +93,15 @@
 
 <div data-testid="in-full">
   <p class="gist">
-    {full.gapKgAfter < 1
-      ? 'Closes the gap.'
-      : ways.kind === 'GRAZING'
-        ? `Of ${kg(full.gapKgBefore)} from the store ${kg(full.gapKgAfter)} are still fed or missing.`
-        : `Of ${kg(full.gapKgBefore)} in the gap ${kg(full.gapKgAfter)} stay bare.`}
+    {gist}
     <strong>{sentence(costText(full.cost, farm.currency))}</strong>{each
       ? `: ${each} brought${aHead}`
-      : ''}{full.unpriced.length ? ', and what has no price' : ''}.
+      : bulk
+        ? ''
+        : aHead}{full.unpriced.length ? ', and what has no price' : ''}.
   </p>
   {#if inGap}<p>{inGap}</p>{/if}
-  {#if partsText(full, open.system)}<p>{partsText(full, open.system)}</p>{/if}
+  {#if bulk && partsText(full, open.system)}<p>{partsText(full, open.system)}</p>{/if}
   <Tabs sides={SIDES} bind:value={shown} label="What it does">
     {#snippet side(id: string)}
       {#if id === 'year'}
@@ -165,7 +184,7 @@
         <table class="ledger">
           <thead>
             <tr>
-              <th scope="col">Bare over the year</th>
+              <th scope="col">{bulk ? 'Bare over the year' : 'Lacks over the year, all groups'}</th>
               <th scope="col" class="number">Without</th>
               <th scope="col" class="number">With it</th>
               <th scope="col" class="number">Brings</th>
@@ -175,9 +194,9 @@
             {#each full.seasons as s (s.season)}
               <tr>
                 <th scope="row">{SEASONS[s.season] ?? s.season}</th>
-                <td class="number">{kg(s.bareKgBefore)}</td>
-                <td class="number">{kg(s.bareKgAfter)}</td>
-                <td class="number">{kg(s.bareKgBefore - s.bareKgAfter)}</td>
+                <td class="number">{inSeason(s.bareKgBefore, s.bareKgBefore)}</td>
+                <td class="number">{inSeason(s.bareKgAfter, s.bareKgBefore)}</td>
+                <td class="number">{inSeason(s.bareKgBefore - s.bareKgAfter, s.bareKgBefore)}</td>
               </tr>
             {/each}
           </tbody>

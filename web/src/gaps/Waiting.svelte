@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { Lever } from '../api/client';
   import { thePlan } from '../plan/context';
-  import { amount } from '../units/units';
   import { waitingText } from '../words/levers';
+  import { counted, shareText } from '../words/needs';
   import type { GapWays } from './ways.svelte';
 
   /** What it costs to do a way a week or a month later. */
@@ -12,6 +12,10 @@
   const WEEK = 7;
   const MONTH = 30;
   let said = $state('');
+  const say = (kg: number) =>
+    ways.kind === 'CONDITION'
+      ? shareText(kg, ways.gap?.shortKg ?? 0)
+      : counted(ways.kind, kg, open.system);
 
   $effect(() => {
     const asked = $state.snapshot(way) as Lever;
@@ -20,7 +24,7 @@
     said = '';
     ways.bringsLater(asked, [WEEK, MONTH]).then(
       ([week, month]) => {
-        if (!gone) said = waitingText(now, week, month, (kg) => amount(kg, 'bulk', open.system));
+        if (!gone) said = waitingText(now, week, month, say);
       },
       (e) => {
         if (!gone) open.error = open.explain(e);

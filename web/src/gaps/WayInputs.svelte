@@ -4,6 +4,7 @@
   import DateField from '../form/DateField.svelte';
   import NumberField from '../form/NumberField.svelte';
   import { newest } from '../words/levers';
+  import { plural } from '../words/year';
 
   /** What of a way can be changed before it is tried: when, and how many. */
   let {
@@ -13,6 +14,10 @@
     onbuy,
   }: { way: Lever; buyDate: string; ontry: () => void; onbuy: (iso: string) => void } = $props();
 
+  function setBought(edit: Lever['edits'][number], units: number) {
+    if (edit.putPurchase) edit.putPurchase.lot.units = Math.max(1, Math.round(units));
+    ontry();
+  }
   function setUnits(units: number) {
     if (way.edits[0].putPurchase)
       way.edits[0].putPurchase.lot.units = Math.max(1, Math.round(units));
@@ -65,14 +70,25 @@
       value={way.edits[0].putClosing.toExclusive}
       onchange={(v) => v && setDate('toExclusive', v)}
     />
+  {:else if way.kind === 'SUPPLEMENT'}
+    {#each way.edits.filter((e) => e.putPurchase) as e (e.putPurchase!.id)}
+      <NumberField
+        label={`${plural(e.putPurchase!.lot.unitName, 2)}, ${e.putPurchase!.lot.name.toLowerCase()}`}
+        quantity="count"
+        value={e.putPurchase!.lot.units}
+        onchange={(v) => v !== null && setBought(e, v)}
+      />
+    {/each}
   {:else if way.edits[0].putPurchase}
     <NumberField
-      label="Bales"
+      label={way.kind === 'BUY_HAY' ? 'Bales' : plural(way.edits[0].putPurchase.lot.unitName, 2)}
       quantity="count"
       value={way.edits[0].putPurchase.lot.units}
       onchange={(v) => v !== null && setUnits(v)}
     />
-    <DateField label="There on" value={buyDate} onchange={(v) => v && onbuy(v)} />
+    {#if way.kind === 'BUY_HAY'}
+      <DateField label="There on" value={buyDate} onchange={(v) => v && onbuy(v)} />
+    {/if}
   {:else if way.edits[0].putCut}
     <DateField
       label="Cut on"

@@ -6,7 +6,9 @@
   import { costText, perBulk } from '../words/infull';
   import { kindsFor, LEVER_KINDS } from '../words/levers';
   import { leadText, OTHER_WAYS } from '../words/otherWays';
+  import { isBulk, shareText } from '../words/needs';
   import { RULES_OUT, sideName } from '../words/policies';
+  import { storeGaps } from '../words/year';
   import { wayKey, type GapWays } from './ways.svelte';
 
   const open = thePlan();
@@ -36,8 +38,10 @@
     open.view!.plan.policies.find((p) => RULES_OUT[p.side] === kind)?.side;
   /** Where part of what it brings falls on other days than the gap's. */
   const apart = (l: Lever) => Math.abs(l.bringsKg - l.inGapKg) > 0.05 * l.bringsKg;
+  const bulk = $derived(isBulk(ways.kind));
+  const bareDays = $derived(storeGaps(open.view!.year).reduce((n, g) => n + g.shortDays, 0));
   const each = (l: Lever) =>
-    l.cost === null ? '' : perBulk(l.cost, l.bringsKg, currency, open.system);
+    l.cost === null || !bulk ? '' : perBulk(l.cost, l.bringsKg, currency, open.system);
 </script>
 
 <div class="list">
@@ -49,8 +53,13 @@
           <th scope="col" class="tick"><span class="visually-hidden">Try together</span></th>
           <th scope="col" class="way-column">Way</th>
           <th scope="col">Decide by</th>
-          <th scope="col" class="number">Brings, {unitOf('bulk', open.system)}</th>
-          <th scope="col" class="number">Bare days left</th>
+          {#if bulk}
+            <th scope="col" class="number">Brings, {unitOf('bulk', open.system)}</th>
+            <th scope="col" class="number">Bare days left</th>
+          {:else}
+            <th scope="col" class="number">Takes away</th>
+            <th scope="col" class="number">Days left of {ways.gap?.shortDays ?? 0}</th>
+          {/if}
           <th scope="col" class="number">Cost</th>
         </tr>
       </thead>
@@ -76,12 +85,22 @@
                 >
               </th>
               <td class="date">{shortDate(lever.decideBy)}</td>
-              <td class="number"
-                >{figure(lever.bringsKg, 'bulk', open.system)}{#if apart(lever)}<small
-                    >{figure(lever.inGapKg, 'bulk', open.system)} in it</small
-                  >{/if}</td
-              >
-              <td class="number">{lever.bareDaysAfter}</td>
+              {#if bulk}
+                <td class="number"
+                  >{figure(lever.bringsKg, 'bulk', open.system)}{#if apart(lever)}<small
+                      >{figure(lever.inGapKg, 'bulk', open.system)} in it</small
+                    >{/if}</td
+                >
+                <td class="number">{lever.bareDaysAfter}</td>
+              {:else}
+                <td class="number">{shareText(lever.inGapKg, ways.gap?.shortKg ?? 0)}</td>
+                <td class="number"
+                  >{lever.shortDaysAfter}{#if lever.bareDaysAfter !== bareDays}<small
+                      >{Math.abs(lever.bareDaysAfter - bareDays)}
+                      {lever.bareDaysAfter < bareDays ? 'fewer' : 'more'} bare</small
+                    >{/if}</td
+                >
+              {/if}
               <td class="cost"
                 >{lever.cost === null
                   ? 'no price'
@@ -114,7 +133,7 @@
             <strong>{said.name}</strong>: {ruledOut(kind)
               ? `ruled out by what this plan holds to: ${sideName(ruledOut(kind)!)}.`
               : late.length
-                ? `too late since ${shortDate(lastOf(late))}; it would have brought ${amount(late[0].bringsKg, 'bulk', open.system)}.`
+                ? `too late since ${shortDate(lastOf(late))}; it would have brought ${bulk ? amount(late[0].bringsKg, 'bulk', open.system) : shareText(late[0].inGapKg, ways.gap?.shortKg ?? 0)}.`
                 : said.none}
           </li>
         {/each}
@@ -142,9 +161,10 @@
   <p class="quiet">
     Free ways first; each is tried alone on the whole year, and none is offered that brings less
     than a hundredth of the gap. Decide by: the last day on which it still brings nearly as much.
-    Brings: how much less is {ways.kind === 'STORE'
-      ? 'bare over the year'
-      : 'fed from the store or bare over the year: each ton is worth its price as hay'}, {season
+    {#if bulk}Brings: how much less is {ways.kind === 'STORE'
+        ? 'bare over the year'
+        : 'fed from the store or bare over the year: each ton is worth its price as hay'}{:else}Takes
+      away: the share of what lacks on these days; what others would lack for it is taken off{/if}, {season
       ? season.charAt(0).toLowerCase() + season.slice(1)
       : 'in a normal season'}. A shut field leans on the others meanwhile; that is counted. Costs by
     your <a href={`#/plan/${open.view!.id}/prices`}>prices</a>, and the product’s guess where you

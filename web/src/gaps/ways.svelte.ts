@@ -2,6 +2,7 @@ import { isoOf } from '../units/dates';
 import type { Crop, Edit, Gap, GapPlace, InFull, Lever, Mix, Sureness } from '../api/client';
 import type { PlanSession } from '../plan/session.svelte';
 import { kindsFor } from '../words/levers';
+import { isBulk } from '../words/needs';
 
 /** Hay is bought some time before it is wanted, not on the plan's first day. */
 const BOUGHT_BEFORE_DAYS = 14;
@@ -44,15 +45,20 @@ export class GapWays {
     private readonly open: PlanSession,
     from: number,
     readonly kind: Gap['kind'] = 'STORE',
+    private readonly group: string | null = null,
   ) {
     this.from = from;
     const start = open.view!.year.start;
     this.buyDate = isoOf(start, Math.max(0, (this.gap?.firstDay ?? 0) - BOUGHT_BEFORE_DAYS));
   }
 
-  /** Every gap of the kind that is looked at. */
+  private get every(): Gap[] {
+    return [...this.open.view!.year.gaps, ...this.open.view!.year.needs];
+  }
+  /** Every gap of the kind that is looked at; of one group where dry matter does not count. */
   get gaps(): Gap[] {
-    return this.open.view!.year.gaps.filter((g) => g.kind === this.kind);
+    const its = (g: Gap) => g.groups.some((s) => s.groupId === this.group);
+    return this.every.filter((g) => g.kind === this.kind && (isBulk(g.kind) || its(g)));
   }
   /** The gap that was asked for, or what is left of it; else the first that there is. */
   get gap(): Gap | undefined {
@@ -60,7 +66,7 @@ export class GapWays {
     return all.find((g) => g.lastDay >= this.from) ?? all[0];
   }
   private get place(): GapPlace {
-    const gap = this.open.view!.year.gaps.indexOf(this.gap!);
+    const gap = this.every.indexOf(this.gap!);
     return this.part ? { gap, from: this.part.from, to: this.part.to } : { gap };
   }
 
@@ -187,6 +193,7 @@ export class GapWays {
       edits: crop.edits,
       bringsKg: 0,
       inGapKg: 0,
+      shortDaysAfter: 0,
       bareKgAfter: 0,
       bareDaysAfter: 0,
       storedKgMore: 0,
@@ -319,6 +326,7 @@ export class GapWays {
         edits: answer.hay,
         bringsKg: 0,
         inGapKg: 0,
+        shortDaysAfter: 0,
         bareKgAfter: 0,
         bareDaysAfter: 0,
         storedKgMore: 0,

@@ -1,15 +1,19 @@
 <script lang="ts">
   import type { AnimalGroup } from '../api/client';
-  import { longDay, monthName } from '../units/dates';
+  import { longDay, monthName, shortDay } from '../units/dates';
   import { thePlan } from '../plan/context';
   import DietLanes from '../ruler/DietLanes.svelte';
   import { figure, unitOf } from '../units/units';
+  import { GAP_KINDS, gapQuery } from '../words/needs';
 
   const open = thePlan();
 
   let { group }: { group: AnimalGroup } = $props();
 
   const curve = $derived(open.year.groups.find((g) => g.id === group.id));
+  const needs = $derived(
+    open.view!.year.needs.filter((g) => g.groups.some((s) => s.groupId === group.id)),
+  );
   /** Mean over the days of a month that are known; empty where none is. */
   function mean(values: number[], from: number, to: number, known: (v: number) => boolean) {
     const there = values.slice(from, to).filter(known);
@@ -124,6 +128,18 @@
       </p>
     {/if}
     <DietLanes year={open.year} {curve} floor={group.keeping.conditionFloor} system={open.system} />
+    {#if needs.length}
+      <p data-testid="needs-of-group">
+        Short of need:
+        {#each needs as gap, i (gap.kind + gap.firstDay)}{i > 0 ? '; ' : ' '}<a
+            href={`#/plan/${open.view!.id}/gaps?${gapQuery(gap)}`}
+            >{GAP_KINDS[gap.kind].name.toLowerCase()}, {shortDay(open.year.start, gap.firstDay)} to {shortDay(
+              open.year.start,
+              gap.lastDay,
+            )}</a
+          >{/each}.
+      </p>
+    {/if}
     <details>
       <summary>Month by month</summary>
       <!-- svelte-ignore a11y_no_noninteractive_tabindex -->

@@ -388,9 +388,10 @@ export class PlanSession {
   /** What no picture of this screen shows is not asked for; it stands as it is stored. */
   private filled(year: YearView, parts: Part[] | null): YearView {
     if (!parts) return year;
-    const { fields, groups, water } = this.view!.year;
+    const { fields, groups, water, needs } = this.view!.year;
     return {
       ...year,
+      needs: parts.includes('NEEDS') ? year.needs : needs,
       fields: parts.includes('FIELDS')
         ? year.fields.map((f, i) =>
             kept(completed(f, stored(fields, f.id)), this.trial?.fields[i] ?? fields[i]),

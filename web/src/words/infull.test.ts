@@ -16,6 +16,7 @@ const full = (more: Partial<InFull>): InFull => ({
   gapKgBefore: 10000,
   gapKgAfter: 0,
   bringsKg: 10000,
+  shortDaysAfter: 0,
   bareKgAfter: 0,
   bareDaysAfter: 0,
   months: [],

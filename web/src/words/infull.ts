@@ -97,11 +97,21 @@ export function billLines(
   });
 }
 
+/** Things that no table prices. */
+const UNLISTED: Record<string, string> = {
+  water_line: 'a larger water line or tank',
+  water_brought: 'water that is brought (what a cubic metre costs stands with the field)',
+};
+
 /** What has no price, by name. */
 export function unpricedText(full: InFull, prices: Price[], currency: string): string {
   if (!full.unpriced.length) return '';
   const names = full.unpriced.map((id) =>
-    (prices.find((p) => p.id === id)?.what ?? id.replaceAll('_', ' ')).toLowerCase(),
+    (
+      prices.find((p) => p.id === id)?.what ??
+      UNLISTED[id] ??
+      id.replaceAll('_', ' ')
+    ).toLowerCase(),
   );
   return `Not in it, as no price in ${currency} is known: ${names.join(', ')}. State it under Prices.`;
 }

@@ -31,6 +31,18 @@ export const LEVER_KINDS: Record<Kind, LeverKind> = {
     costs: 'free',
     none: 'All that is stored is opened already, or nothing is left.',
   },
+  BETTER_FEED: {
+    name: 'Better feed for those that need it',
+    note: 'The best of what is stored goes to them first, every day; the rest eat what is left. What others lose by it is taken off.',
+    costs: 'free',
+    none: 'Nothing stored is richer than what they eat, or the others would lack as much.',
+  },
+  KEEP_OFF: {
+    name: 'Graze it at another time',
+    note: 'Shut while its water does not hold out; the other fields carry them meanwhile, and what grows on it stands.',
+    costs: 'free',
+    none: 'Keeping off brings nothing: the others are as dry, or feed runs short.',
+  },
   OPEN_SOONER: {
     name: 'Open a shut field sooner',
     note: 'It was kept for later: what it gives now is gone then.',
@@ -48,6 +60,12 @@ export const LEVER_KINDS: Record<Kind, LeverKind> = {
     note: 'Each day gives less, every field rests longer, and more stands later. Slow early: once growth has stopped it does little. Watch condition meanwhile.',
     costs: 'free',
     none: 'Those that go short do not graze before it, or a slower round brings nothing.',
+  },
+  SMALL_BREAKS: {
+    name: 'Smaller breaks',
+    note: 'A day or two at a time behind a moved wire, with a back fence where they stay longer: more is eaten, less trodden. Daily work, and water at each break; on wet ground it pugs.',
+    costs: 'fence',
+    none: 'All that is grazed is grazed in strips already, or it would bring too little.',
   },
   STORE_FIRST: {
     name: 'Feed from the store first',
@@ -127,6 +145,18 @@ export const LEVER_KINDS: Record<Kind, LeverKind> = {
     costs: 'no price',
     none: 'No price is known, or it is far dearer than hay for what it brings.',
   },
+  SUPPLEMENT: {
+    name: 'The cheapest supplement',
+    note: 'So much a head each day as brings them to their need at the least cost. An amount to plan and order by: the tag, your adviser and veterinarian say what they get. Build it up over days, room at the trough for all; no urea for hungry stock, copper and sheep: read the label.',
+    costs: 'no price',
+    none: 'No feed within its ceiling brings them to their need.',
+  },
+  BRING_WATER: {
+    name: 'Bring more water',
+    note: 'A larger line, tank or second trough, or a tanker. Never let stock that went short drink all at once; stale ponds in heat can kill.',
+    costs: 'no price',
+    none: 'More water there brings nothing.',
+  },
   BUY_HAY: {
     name: 'Buy hay',
     note: 'Certain, and the yardstick that the others are held against. Look for mould, weeds and spray residues.',
@@ -147,10 +177,34 @@ const FROM_STORE: Kind[] = [
   'BUY_HAY',
 ];
 
+/** Kinds that help where dry matter is not what lacks, and only there. */
+const ONLY_NEEDS: Kind[] = ['BETTER_FEED', 'KEEP_OFF', 'SUPPLEMENT', 'BRING_WATER'];
+
+const FEEDS_BETTER: Kind[] = [
+  'OPEN_STANDING',
+  'OPEN_STORE',
+  'BETTER_FEED',
+  'OPEN_SOONER',
+  'STOCKPILE',
+  'WEAN_SOONER',
+  'SOW',
+  'MOVE_BIRTHS',
+  'CONCENTRATE',
+  'SUPPLEMENT',
+];
+
+const SERVES: Record<Gap['kind'], (kind: Kind) => boolean> = {
+  STORE: (k) => !ONLY_NEEDS.includes(k),
+  GRAZING: (k) => !ONLY_NEEDS.includes(k) && !FROM_STORE.includes(k),
+  ENERGY: (k) => FEEDS_BETTER.includes(k),
+  PROTEIN: (k) => FEEDS_BETTER.includes(k),
+  CONDITION: (k) => [...FEEDS_BETTER, 'LESS_WASTE', 'SELL', 'SEND_AWAY'].includes(k),
+  WATER: (k) => ['KEEP_OFF', 'BRING_WATER', 'SELL', 'SEND_AWAY'].includes(k),
+};
+
 /** Kinds of ways that can serve a kind of gap. */
 export function kindsFor(gap: Gap['kind']): Kind[] {
-  const all = Object.keys(LEVER_KINDS) as Kind[];
-  return gap === 'STORE' ? all : all.filter((k) => !FROM_STORE.includes(k));
+  return (Object.keys(LEVER_KINDS) as Kind[]).filter(SERVES[gap]);
 }
 
 /** "Mill Bottom", "Mill Bottom and Saddle", "Mill Bottom and 3 more". */
@@ -183,6 +237,15 @@ export function leverTitle(
     }
     case 'OPEN_STORE':
       return `Feed ${some(has(lever, 'setFeeding').steps.at(-1)!.sourceIds.map(lot))}`;
+    case 'BETTER_FEED': {
+      const { portion, sourceIds } = has(lever, 'setFeeding').steps[0];
+      const share = portion?.share ? `${Math.round(portion.share * 100)}% of what they eat` : 'all';
+      return `${some(sourceIds.map(lot))} for them: ${share}`;
+    }
+    case 'KEEP_OFF': {
+      const closing = has(lever, 'putClosing');
+      return `Keep off ${field(closing.fieldId)}, ${shortDate(closing.fromInclusive)} to ${shortDate(lastDay(closing.toExclusive))}`;
+    }
     case 'OPEN_SOONER': {
       const closing = has(lever, 'putClosing');
       return `Open ${field(closing.fieldId)} on ${shortDate(closing.toExclusive)} already`;
@@ -195,6 +258,8 @@ export function leverTitle(
       const slow = slowed(lever);
       return `Rounds of ${slow.roundDays} days from ${shortDate(slow.fromInclusive!)}`;
     }
+    case 'SMALL_BREAKS':
+      return `Strips on ${some(lever.edits.map((e) => e.putField!.name))}`;
     case 'STORE_FIRST': {
       const step = has(lever, 'setFeeding').steps[0];
       return `Feed from the store ${shortDate(step.fromInclusive!)} to ${shortDate(lastDay(step.toExclusive!))}`;
@@ -245,11 +310,33 @@ export function leverTitle(
       const name = bought.name.toLowerCase();
       return `Buy ${bought.units.toLocaleString('en-US')} ${plural(bought.unitName, bought.units)} of ${name}`;
     }
+    case 'SUPPLEMENT': {
+      const lots = lever.edits.flatMap((e) => e.putPurchase?.lot ?? []);
+      const bought = lots.map(
+        (l) =>
+          `${l.units.toLocaleString('en-US')} ${plural(l.unitName, l.units)} of ${shortFeed(l.name)}`,
+      );
+      return `Buy ${bought.length > 2 ? `${bought.slice(0, -1).join(', ')} and ${bought.at(-1)}` : bought.join(' and ')}`;
+    }
+    case 'BRING_WATER': {
+      const watered = has(lever, 'putField');
+      return watered.lie.water === 'HAULED'
+        ? `Bring water to ${watered.name}`
+        : `More water at ${watered.name}`;
+    }
     case 'BUY_HAY': {
       const bought = has(lever, 'putPurchase').lot;
       return `Buy ${bought.units.toLocaleString('en-US')} ${plural(bought.unitName, bought.units)}`;
     }
   }
+}
+
+/** "Maize (corn) grain, cracked" as "maize grain". */
+export function shortFeed(name: string): string {
+  return name
+    .split(',')[0]
+    .replace(/ *\([^)]*\)/g, '')
+    .toLowerCase();
 }
 
 /** The first step that a longer round is put on. */

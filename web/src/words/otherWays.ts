@@ -19,12 +19,6 @@ export const OTHER_WAYS: OtherWay[] = [
     lead: [7, 20],
   },
   {
-    name: 'Smaller breaks with a back fence',
-    note: 'A day or two at a time, so that feed is eaten rather than trodden. Daily work, and water at each break.',
-    lead: [1, 7],
-    where: 'what it does to the whole year stands under Where keepers differ',
-  },
-  {
     name: 'Limit the hours at hay',
     note: 'Less is pulled out and trodden. Poor hay must not be limited; shy animals lose condition.',
     lead: [1, 7],
@@ -33,12 +27,6 @@ export const OTHER_WAYS: OtherWay[] = [
     name: 'A few hours a day on rich feed',
     note: 'Small grain, clover or brassica as the protein beside poor forage: one hectare serves several times the stock. Never turn them out hungry; bloat and nitrate.',
     lead: [1, 7],
-  },
-  {
-    name: 'A little protein beside poor forage',
-    note: 'Where it holds less than some 7 to 8% protein they digest and eat more of it. It does nothing where forage itself runs out. No urea for hungry stock; ask your adviser.',
-    lead: [1, 10],
-    where: 'Herd seeks the cheapest supplement',
   },
   {
     name: 'Set bales out and open them in turn',

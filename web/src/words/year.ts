@@ -158,6 +158,9 @@ export function days(n: number): string {
   return n === 1 ? '1 day' : `${n} days`;
 }
 
+/** Percent of TDN that no forage passes. */
+const MOST_TDN = 75;
+
 /** Why a gap is there, a sentence for each cause. */
 export function causes(gap: Gap, farm: Farm, year: YearView, system: System): string[] {
   const names = (ids: string[]) =>
@@ -204,6 +207,37 @@ export function causes(gap: Gap, farm: Farm, year: YearView, system: System): st
           `About ${amount(c.value, 'bulk', system)} that could be eaten stands on fields that no ` +
           `order of feeds opens then: ${names(c.subjects)}.`
         );
+      case 'FEED_HOLDS':
+        return `What they eat holds ${c.value.toFixed(1)}% ${gap.kind === 'ENERGY' ? 'TDN' : 'protein'} on those days.`;
+      case 'THEY_NEED':
+        return (
+          `They would need ${c.value.toFixed(1)}%.` +
+          (gap.kind === 'ENERGY' && c.value > MOST_TDN
+            ? ' No forage holds as much: they milk off their backs then, or something is fed beside it.'
+            : '')
+        );
+      case 'COLD':
+        return `Cold raises what they need by ${figure(c.value, 'share', system)}%.`;
+      case 'NURSING':
+        return `They nurse young on ${figure(c.value, 'share', system)}% of these days.`;
+      case 'THIN_FROM':
+        return `They lose condition from ${longDay(year.start, gap.firstDay)} and are too thin from ${longDay(year.start, c.value)}.`;
+      case 'THIN_UNTIL':
+        return c.value >= year.days - 1
+          ? 'They stay so to the end of the plan.'
+          : `They are so until ${longDay(year.start, c.value)}.`;
+      case 'LOWEST_SCORE':
+        return `Thinnest at ${c.value.toFixed(1)} on ${longDay(year.start, gap.lastDay)}.`;
+      case 'FLOOR':
+        return `They should not fall below ${c.value.toFixed(1)}.`;
+      case 'WOULD_NOT_LIVE':
+        return `From ${longDay(year.start, c.value)} on they would not live through it. Ask your veterinarian.`;
+      case 'BARE':
+        return `They are without ${amount(c.value, 'bulk', system)} of feed meanwhile: close the store gap first.`;
+      case 'FIELD_GIVES':
+        return `${names(c.subjects)} gives ${c.value > 0 ? `${amount(c.value, 'litres', system)} a day` : 'no water'}.`;
+      case 'THEY_DRINK':
+        return `They drink up to ${amount(c.value, 'litres', system)} a day there.`;
     }
   });
 }

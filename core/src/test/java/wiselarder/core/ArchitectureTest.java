@@ -95,6 +95,7 @@ class ArchitectureTest {
               "cost",
               Set.of(
                   "price",
+                  "diet",
                   "day",
                   "resolved",
                   "balance",
@@ -109,6 +110,7 @@ class ArchitectureTest {
               "gap",
               Set.of(
                   "day",
+                  "diet",
                   "resolved",
                   "balance",
                   "plan",

@@ -137,6 +137,30 @@ class WaysOutTest {
     assertThat(verdict()).hasText("Feed lasts the whole year.");
   }
 
+  /** Feed enough, and too little protein in it: a supplement is bought, and the gap is gone. */
+  @Test
+  void whereFeedIsEnoughProteinIsMet() {
+    farm("spruce-hollow");
+    Locator needs = page.getByTestId("needs");
+    assertThat(needs).containsText("Ewes, 1 Dec to 3 Mar: short on");
+    assertThat(needs).containsText("What they eat holds 7.5% protein on those days.");
+    button("Ways to meet protein: Ewes, 1 Dec").click();
+    Locator ways = page.getByTestId("close-gap");
+    assertThat(ways).containsText("Ways to meet protein: Ewes, 1 December");
+    button("bags of soybean meal").click();
+    assertThat(page.getByTestId("in-full")).containsText("Nothing lacks on these days then.");
+    Hand.MOUSE.side(page, "Other years");
+    assertThat(page.getByTestId("in-full")).containsText("of protein");
+    button("Put it in the plan").click();
+    assertThat(needs).not().containsText("Ewes, 1 Dec");
+    page.reload();
+    assertThat(page.getByTestId("planned")).containsText("Soybean meal");
+    // the group's own screen leads to what is still short
+    page.navigate(product.demo().replaceAll("quillback$", "spruce-hollow") + "/herd");
+    button("Suckler cows").click();
+    assertThat(page.getByTestId("needs-of-group")).containsText("protein, 1 Oct to");
+  }
+
   /** A southern farm: a gap in August is closed by sending a herd away for its time and hay. */
   @Test
   void aSouthernGapIsClosedByFewerMouths() {

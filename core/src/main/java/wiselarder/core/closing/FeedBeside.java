@@ -1,21 +1,15 @@
 package wiselarder.core.closing;
 
-import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import wiselarder.core.edit.PlanEdit;
+import wiselarder.core.gap.Gap;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.GroupYear;
-import wiselarder.core.plan.FeedStep;
-import wiselarder.core.plan.Items;
 import wiselarder.core.plan.Portion;
-import wiselarder.core.plan.Purchase;
 import wiselarder.core.price.Price;
-import wiselarder.core.store.Lot;
-import wiselarder.core.store.Origin;
 import wiselarder.core.store.StoredFeed;
 
 /**
@@ -35,12 +29,7 @@ public final class FeedBeside implements Lever {
   private static final int BEFORE_BIRTH_DAYS = 30;
 
   private static final int NURSING_DAYS = 150;
-  private static final int ORDERED_BEFORE_DAYS = 14;
-
-  /** Of what is bought so much ends in an animal, store and feeder accounted for. Assumption. */
-  private static final double USABLE_STRAW = 0.85;
-
-  private static final double USABLE_CONCENTRATE = 0.97;
+  static final int ORDERED_BEFORE_DAYS = 14;
 
   private final boolean straw;
 
@@ -80,16 +69,15 @@ public final class FeedBeside implements Lever {
 
   private Optional<Candidate> offer(Trial trial, StoredFeed feed, List<String> eaters) {
     int from = trial.gap().firstDay();
-    int units = units(trial, feed, eaters);
-    double kg = trial.bringsIfAllowed(fed(trial, feed, eaters, from, units));
+    Beside beside = beside(trial, feed, eaters);
+    double kg = trial.bringsIfAllowed(fed(trial, beside, eaters, from));
     if (!trial.worthIt(kg)) {
       return Optional.empty();
     }
-    int last =
-        trial.latest(from, trial.gap().lastDay(), kg, d -> fed(trial, feed, eaters, d, units));
+    int last = trial.latest(from, trial.gap().lastDay(), kg, d -> fed(trial, beside, eaters, d));
     return Optional.of(
         new Candidate(
-            fed(trial, feed, eaters, from, units),
+            fed(trial, beside, eaters, from),
             trial.year().date(Math.max(0, last - ORDERED_BEFORE_DAYS))));
   }
 
@@ -116,9 +104,10 @@ public final class FeedBeside implements Lever {
     return !inMilk && !group.kind().contains("dairy");
   }
 
-  /** By what its energy costs, of those whose price is known. */
+  /** By what its energy costs, or its protein where that lacks, of those whose price is known. */
   private Stream<StoredFeed> cheapestFirst(Trial trial) {
     int month = trial.year().date(trial.gap().firstDay()).getMonthValue();
+    boolean protein = trial.gap().kind() == Gap.Kind.PROTEIN;
     return trial.engine().catalogue().storedFeeds().stream()
         .filter(f -> straw ? f.kind().equals("straw") : f.kind().equals("byproduct"))
         .filter(f -> f.maxShareOfDiet() >= (straw ? STRAW_SHARE : 2 * CONCENTRATE_SHARE))
@@ -128,61 +117,19 @@ public final class FeedBeside implements Lever {
                 f ->
                     price(trial, f).orElseThrow().in(month, false)
                         / f.dmShare()
-                        / f.worth().tdnPct()));
+                        / (protein ? f.worth().proteinPct() : f.worth().tdnPct())));
   }
 
   private static Optional<Price> price(Trial trial, StoredFeed feed) {
     return trial.engine().catalogue().pricesOn(trial.stated().farm()).of(feed.id());
   }
 
-  private List<PlanEdit> fed(
-      Trial trial, StoredFeed feed, List<String> eaters, int from, int units) {
-    String id = lotId(trial);
-    Lot lot =
-        new Lot(
-            id,
-            feed.name(),
-            straw ? "round bale" : "tonne bag",
-            units,
-            unitKg(),
-            feed.dmShare(),
-            "s_barn",
-            straw ? "f_ring_open" : "f_trough_suppl",
-            null,
-            "",
-            new Origin(feed.id(), null, Origin.Wrap.NOT_SAID, "", true, null, null),
-            null,
-            null);
-    LocalDate day = trial.year().date(from);
-    List<PlanEdit> edits = new ArrayList<>();
-    edits.add(new PlanEdit.Put<>(Items.PURCHASES, new Purchase(id, day, lot, List.of())));
-    Portion portion =
-        new Portion(Portion.Bound.EXACTLY, straw ? STRAW_SHARE : CONCENTRATE_SHARE, null);
-    for (String group : eaters) {
-      List<FeedStep> steps = new ArrayList<>();
-      steps.add(
-          new FeedStep(
-              trial.freeStep(group + "-" + id),
-              group,
-              FeedStep.Kind.STORE,
-              List.of(id),
-              day,
-              trial.year().date(trial.gap().lastDay() + 1),
-              portion,
-              null));
-      steps.addAll(trial.stepsOf(group));
-      edits.add(new PlanEdit.SetFeeding(group, steps));
-    }
-    return edits;
+  /** Bought for the share of those who eat it over the gap. */
+  private List<PlanEdit> fed(Trial trial, Beside beside, List<String> eaters, int from) {
+    return Beside.given(trial, List.of(beside), eaters, from, trial.gap().lastDay() + 1);
   }
 
-  private String lotId(Trial trial) {
-    return Trial.freeId(
-        straw ? "straw" : "trough", trial.stated().allLots().stream().map(Lot::id).toList());
-  }
-
-  /** Whole units that hold the share of those who eat it over the gap. */
-  private int units(Trial trial, StoredFeed feed, List<String> eaters) {
+  private Beside beside(Trial trial, StoredFeed feed, List<String> eaters) {
     double kg = 0;
     List<AnimalGroup> groups = trial.stated().farm().groups();
     for (int g = 0; g < groups.size(); g++) {
@@ -191,12 +138,6 @@ public final class FeedBeside implements Lever {
       }
     }
     double share = straw ? STRAW_SHARE : CONCENTRATE_SHARE;
-    double usable = feed.dmShare() * (straw ? USABLE_STRAW : USABLE_CONCENTRATE);
-    return (int) Math.max(1, Math.ceil(kg * share / (unitKg() * usable)));
-  }
-
-  /** A round bale of straw, a big bag. Usual sizes. */
-  private double unitKg() {
-    return straw ? 250 : 1000;
+    return Beside.enough(feed, kg * share, new Portion(Portion.Bound.EXACTLY, share, null));
   }
 }

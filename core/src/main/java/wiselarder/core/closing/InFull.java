@@ -13,6 +13,7 @@ import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.gap.GapFinder;
+import wiselarder.core.gap.Missing;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Season;
 import wiselarder.core.store.Lot;
@@ -22,9 +23,9 @@ import wiselarder.core.store.Lot;
  * gap, what they take or add in every month, in other seasons, what they cost and what they save.
  *
  * @param edits what is done, one after the other
- * @param gapKgBefore what is missing in the gap as the plan stands, kg DM: what is bare, and of a
- *     gap in grazing what is fed from the store too
+ * @param gapKgBefore what is missing in the gap as the plan stands, as {@link Missing} counts it
  * @param gapKgAfter what stays missing in it
+ * @param shortDaysAfter days of the gap that stay short of it
  * @param bareKgAfter what stays bare over the plan
  * @param bareDaysAfter days that stay short
  * @param months the other side
@@ -34,14 +35,15 @@ import wiselarder.core.store.Lot;
  * @param standingKgMore what stands on the fields then more
  * @param handledHoursMore hours of feeding out by tractor and moving stock more
  * @param tractorDaysMore days on which a tractor starts more
- * @param partsKg what each of the ways brings alone over the plan, kg DM: together they bring less
- *     where they serve the same days, or more where one makes room for another
+ * @param partsKg what each of the ways brings alone over the plan: together they bring less where
+ *     they serve the same days, or more where one makes room for another
  */
 public record InFull(
     List<PlanEdit> edits,
     double gapKgBefore,
     double gapKgAfter,
     double bringsKg,
+    int shortDaysAfter,
     double bareKgAfter,
     int bareDaysAfter,
     List<Month> months,
@@ -72,7 +74,10 @@ public record InFull(
       double needKgLess,
       double standingKgMore) {}
 
-  /** What is bare over the plan in another season, without and with it, kg DM. */
+  /**
+   * What is bare over the plan in another season, without and with it, kg DM; where dry matter does
+   * not count, what the gap counts.
+   */
   public record InSeason(Season season, double bareKgBefore, double bareKgAfter) {}
 
   /**
@@ -85,54 +90,50 @@ public record InFull(
     List<PlanEdit> edits = Together.of(stated, ways);
     YearBalance before = engine.simulate(stated);
     YearBalance after = engine.tryOut(stated, edits);
-    FeedCosts was = FeedCosts.of(before, engine.catalogue());
-    FeedCosts is = FeedCosts.of(after, engine.catalogue());
+    Missing was = Missing.of(before, gap.kind());
+    Missing is = Missing.of(after, gap.kind());
+    FeedCosts costWas = FeedCosts.of(before, engine.catalogue());
+    FeedCosts costIs = FeedCosts.of(after, engine.catalogue());
     int end = before.days() - 1;
     return new InFull(
         edits,
-        bareKg(before, gap),
-        bareKg(after, gap),
-        Trial.missingKg(before, gap.kind()) - Trial.missingKg(after, gap.kind()),
+        was.within(gap),
+        is.within(gap),
+        was.allKg() - is.allKg(),
+        is.shortDays(gap),
         after.totalBareKg(),
         after.bareDays(GapFinder.SHORT_SHARE),
         months(before, after),
-        elsewhere.parallelStream().map(e -> inSeason(e, stated, edits)).toList(),
+        elsewhere.parallelStream().map(e -> inSeason(e, stated, gap.kind(), edits)).toList(),
         Bill.of(before, after, engine.catalogue(), isDry(engine)),
         storedKg(after, end) - storedKg(before, end),
         after.standingKg(end) - before.standingKg(end),
-        is.hours() - was.hours(),
-        is.tractorDays() - was.tractorDays(),
-        parts(engine, stated, before, gap.kind(), ways));
+        costIs.hours() - costWas.hours(),
+        costIs.tractorDays() - costWas.tractorDays(),
+        parts(engine, stated, was, gap.kind(), ways));
   }
 
   private static boolean isDry(Engine engine) {
     return engine.season().kind() == Season.Kind.DRY;
   }
 
-  private static double bareKg(YearBalance b, Gap gap) {
-    return IntStream.rangeClosed(gap.firstDay(), gap.lastDay())
-        .mapToDouble(d -> Trial.missingKg(b, gap.kind(), d))
-        .sum();
-  }
-
-  private static InSeason inSeason(Engine engine, FarmPlan stated, List<PlanEdit> edits) {
+  /** Of a gap of bulk what is bare, of any other what it counts. */
+  private static InSeason inSeason(
+      Engine engine, FarmPlan stated, Gap.Kind kind, List<PlanEdit> edits) {
+    Gap.Kind counted = kind.isBulk() ? Gap.Kind.STORE : kind;
     return new InSeason(
         engine.season(),
-        engine.simulate(stated).totalBareKg(),
-        engine.tryOut(stated, edits).totalBareKg());
+        Missing.of(engine.simulate(stated), counted).allKg(),
+        Missing.of(engine.tryOut(stated, edits), counted).allKg());
   }
 
   private static List<Double> parts(
-      Engine engine,
-      FarmPlan stated,
-      YearBalance before,
-      Gap.Kind kind,
-      List<List<PlanEdit>> ways) {
+      Engine engine, FarmPlan stated, Missing before, Gap.Kind kind, List<List<PlanEdit>> ways) {
     if (ways.size() < 2) {
       return List.of();
     }
     return ways.stream()
-        .map(w -> Trial.missingKg(before, kind) - Trial.missingKg(engine.tryOut(stated, w), kind))
+        .map(w -> before.allKg() - Missing.of(engine.tryOut(stated, w), kind).allKg())
         .toList();
   }
 

@@ -15,9 +15,12 @@ public interface Lever {
     return List.of(
         new OpenStanding(),
         new OpenStore(),
+        new BetterFeed(),
+        new KeepOff(),
         new OpenSooner(),
         new LessWaste(),
         new SlowRound(),
+        new SmallBreaks(),
         new StoreFirst(),
         new ShutForStockpile(),
         new WeanSooner(),
@@ -30,7 +33,9 @@ public interface Lever {
         FewerMouths.sold(),
         FewerMouths.away(),
         FeedBeside.straw(),
-        FeedBeside.concentrate());
+        FeedBeside.concentrate(),
+        new Supplemented(),
+        new BringWater());
   }
 
   /** How options are told apart on the screen. */

@@ -1,16 +1,21 @@
 package wiselarder.core.closing;
 
 import java.time.LocalDate;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import wiselarder.core.edit.PlanEdit;
+import wiselarder.core.gap.Gap;
 
 /**
  * One way of closing a gap, tried on the engine.
  *
  * @param edits what to apply, together
- * @param bringsKg how much less is bare over the plan, kg DM, and of a gap in grazing how much less
- *     is fed from the store too; negative when it makes things worse
- * @param inGapKg the part of it that falls into the gap itself, kg DM
+ * @param bringsKg how much less is missing over the plan, as the gap counts it ({@link
+ *     wiselarder.core.gap.Missing}): kg DM that is bare, and of a gap in grazing what is fed from
+ *     the store too; kg TDN, protein, live weight or water; negative when it makes things worse
+ * @param inGapKg the part of it that falls into the gap itself
+ * @param shortDaysAfter days of the gap that stay short of it
  * @param bareKgAfter what stays bare over the plan, kg DM
  * @param bareDaysAfter days that stay short
  * @param storedKgMore how much more stored feed is eaten before the gap begins, kg DM: its other
@@ -23,6 +28,7 @@ public record LeverOption(
     List<PlanEdit> edits,
     double bringsKg,
     double inGapKg,
+    int shortDaysAfter,
     double bareKgAfter,
     int bareDaysAfter,
     double storedKgMore,
@@ -34,12 +40,18 @@ public record LeverOption(
     OPEN_STANDING,
     /** What is stored and nobody opens. */
     OPEN_STORE,
+    /** The better of what is stored, for those that need it. */
+    BETTER_FEED,
+    /** A field without the water that they drink, while it lacks. */
+    KEEP_OFF,
     /** A shut field, before its day. */
     OPEN_SOONER,
     /** Stored feed by a way that wastes less. */
     LESS_WASTE,
     /** A longer rotation, so that more stands. */
     SLOW_ROUND,
+    /** Fields in strips, a day or two at a time. */
+    SMALL_BREAKS,
     /** Stored feed first, so that grass gets ahead. */
     STORE_FIRST,
     STOCKPILE,
@@ -58,6 +70,50 @@ public record LeverOption(
     STRAW,
     /** A byproduct in the trough. */
     CONCENTRATE,
-    BUY_HAY
+    /** What meets protein and energy at the least cost. */
+    SUPPLEMENT,
+    /** More water at a field, piped or brought. */
+    BRING_WATER,
+    BUY_HAY;
+
+    /** Whether it can be a way out of such a gap. */
+    public boolean serves(Gap.Kind gap) {
+      return switch (gap) {
+        case STORE -> !ONLY_NEEDS.contains(this);
+        case GRAZING -> !ONLY_NEEDS.contains(this) && !FROM_STORE.contains(this);
+        case ENERGY, PROTEIN -> FEEDS_BETTER.contains(this);
+        case CONDITION ->
+            FEEDS_BETTER.contains(this) || this == LESS_WASTE || this == SELL || this == SEND_AWAY;
+        case WATER -> this == KEEP_OFF || this == BRING_WATER || this == SELL || this == SEND_AWAY;
+      };
+    }
+
+    private static final Set<Kind> ONLY_NEEDS =
+        EnumSet.of(BETTER_FEED, KEEP_OFF, SUPPLEMENT, BRING_WATER);
+
+    /** Ways that bring stored feed are none where less of it is to be fed. */
+    private static final Set<Kind> FROM_STORE =
+        EnumSet.of(
+            OPEN_STORE,
+            LESS_WASTE,
+            STORE_FIRST,
+            CUT_SURPLUS,
+            CUT_WRAPPED,
+            STRAW,
+            CONCENTRATE,
+            BUY_HAY);
+
+    private static final Set<Kind> FEEDS_BETTER =
+        EnumSet.of(
+            OPEN_STANDING,
+            OPEN_STORE,
+            BETTER_FEED,
+            OPEN_SOONER,
+            STOCKPILE,
+            WEAN_SOONER,
+            SOW,
+            MOVE_BIRTHS,
+            CONCENTRATE,
+            SUPPLEMENT);
   }
 }

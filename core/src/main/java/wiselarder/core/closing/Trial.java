@@ -3,10 +3,12 @@ package wiselarder.core.closing;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntFunction;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.calendar.PlanYear;
@@ -17,6 +19,7 @@ import wiselarder.core.engine.Engine;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.gap.GapFinder;
+import wiselarder.core.gap.Missing;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
 import wiselarder.core.plan.FarmPlan;
@@ -25,22 +28,35 @@ import wiselarder.core.plan.Policies;
 import wiselarder.core.plan.Policy;
 import wiselarder.core.plan.Season;
 import wiselarder.core.quantity.Refused;
+import wiselarder.core.store.FeedWorth;
+import wiselarder.core.store.StoredFeed;
 
 /** A gap of a plan on which levers are tried. Nothing that is tried changes the plan. */
 public final class Trial {
   /** Unmet need below this, kg DM, is rounding. */
   private static final double CLOSED_KG = 1e-6;
 
+  /** Of energy, protein and the like so small a share of it is. */
+  private static final double CLOSED_SHARE = 0.01;
+
   private final Engine engine;
   private final FarmPlan stated;
   private final YearBalance before;
   private final Gap gap;
+
+  /** What is missing over the whole plan as it stands, and what of it within the gap. */
+  private final double missingKg;
+
+  private final double inGapKg;
 
   public Trial(Engine engine, FarmPlan stated, Gap gap) {
     this.engine = engine;
     this.stated = stated;
     this.before = engine.simulate(stated);
     this.gap = gap;
+    Missing missing = missing(before);
+    this.missingKg = missing.allKg();
+    this.inGapKg = leftKg(missing);
   }
 
   /**
@@ -53,28 +69,23 @@ public final class Trial {
         .filter(l -> !isBarred(l.kind()))
         .flatMap(
             l ->
-                l.candidates(this).stream()
+                once(l.candidates(this)).stream()
                     .map(c -> measure(l, c))
                     .filter(o -> worthIt(o.bringsKg()) && !tooDear(o))
+                    .filter(o -> gap.kind().isBulk() || worthIt(o.inGapKg()))
                     .sorted(most))
         .toList();
   }
 
-  /** Ways that bring stored feed are none where less of it is to be fed. */
-  private static final Set<LeverOption.Kind> FROM_STORE =
-      Set.of(
-          LeverOption.Kind.OPEN_STORE,
-          LeverOption.Kind.LESS_WASTE,
-          LeverOption.Kind.STORE_FIRST,
-          LeverOption.Kind.CUT_SURPLUS,
-          LeverOption.Kind.CUT_WRAPPED,
-          LeverOption.Kind.STRAW,
-          LeverOption.Kind.CONCENTRATE,
-          LeverOption.Kind.BUY_HAY);
+  /** Of those that come to the same the first. */
+  private static List<Lever.Candidate> once(List<Lever.Candidate> candidates) {
+    Set<List<PlanEdit>> seen = new HashSet<>();
+    return candidates.stream().filter(c -> seen.add(c.edits())).toList();
+  }
 
   /** Ways that do not serve such a gap, and those that a policy of the plan rules out. */
   private boolean isBarred(LeverOption.Kind kind) {
-    if (gap.kind() == Gap.Kind.GRAZING && FROM_STORE.contains(kind)) {
+    if (!kind.serves(gap.kind())) {
       return true;
     }
     Set<Policy.Side> sides = Policies.sides(stated);
@@ -82,6 +93,7 @@ public final class Trial {
       case BUY_HAY -> sides.contains(Policy.Side.SELL_EARLY);
       case SELL -> sides.contains(Policy.Side.HAY_THROUGH);
       case NITROGEN -> sides.contains(Policy.Side.LEGUMES);
+      case SMALL_BREAKS -> sides.contains(Policy.Side.LONG_BREAKS);
       default -> false;
     };
   }
@@ -94,37 +106,58 @@ public final class Trial {
   /** So many times the price of hay is more than feed is ever worth. Assumption. */
   private static final double TOO_DEAR = 2;
 
-  /** Hay to be had anywhere, and its dry matter. */
-  private static final String HAY = "hay_orchardgrass_early";
+  /** What serves energy or protein serves bulk too: so many times the price of the usual feed. */
+  private static final double TOO_DEAR_OF_NEED = 8;
 
-  private static final double HAY_DM_SHARE = 0.87;
-
-  /** Where hay itself would be far cheaper, a way is no advice. */
+  /** Where the usual feed itself would be far cheaper, a way is no advice. */
   private boolean tooDear(LeverOption o) {
     boolean yardstick = o.kind() == LeverOption.Kind.BUY_HAY;
     if (yardstick || o.cost() == null || o.cost() <= 0) {
       return false;
     }
+    return switch (gap.kind()) {
+      case STORE, GRAZING -> o.cost() / o.bringsKg() > TOO_DEAR * perKg(HAY, w -> 1);
+      case ENERGY ->
+          o.cost() / o.inGapKg() > TOO_DEAR_OF_NEED * perKg(GRAIN, w -> w.tdnPct() / 100);
+      case PROTEIN ->
+          o.cost() / o.inGapKg() > TOO_DEAR_OF_NEED * perKg(MEAL, w -> w.proteinPct() / 100);
+      case CONDITION, WATER -> false;
+    };
+  }
+
+  /** Hay, grain and meal to be had anywhere. */
+  private static final String HAY = "hay_orchardgrass_early";
+
+  private static final String GRAIN = "maize_grain";
+  private static final String MEAL = "soybean_meal";
+
+  /** Price of a kg of what counts in a feed; without end where none is known. */
+  private double perKg(String feedId, ToDoubleFunction<FeedWorth> counts) {
     int month = year().date(gap.firstDay()).getMonthValue();
-    double perKg =
-        engine
-            .catalogue()
-            .pricesOn(stated.farm())
-            .of(HAY)
-            .map(p -> p.in(month, isDry()) / 1000 / HAY_DM_SHARE)
-            .orElse(Double.POSITIVE_INFINITY);
-    return o.cost() / o.bringsKg() > TOO_DEAR * perKg;
+    StoredFeed feed =
+        engine.catalogue().storedFeeds().stream()
+            .filter(f -> f.id().equals(feedId))
+            .findFirst()
+            .orElseThrow();
+    return engine
+        .catalogue()
+        .pricesOn(stated.farm())
+        .of(feedId)
+        .map(p -> p.in(month, isDry()) / 1000 / feed.dmShare() / counts.applyAsDouble(feed.worth()))
+        .orElse(Double.POSITIVE_INFINITY);
   }
 
   /** What a candidate does to the year, against doing nothing. */
   public LeverOption measure(Lever lever, Lever.Candidate candidate) {
     YearBalance after = year(candidate.edits());
     Bill bill = Bill.of(before, after, engine.catalogue(), isDry());
+    Missing left = missing(after);
     return new LeverOption(
         lever.kind(),
         candidate.edits(),
-        missingKg(before) - missingKg(after),
-        leftKg(before) - leftKg(after),
+        missingKg - left.allKg(),
+        inGapKg - leftKg(left),
+        left.shortDays(gap),
         after.totalBareKg(),
         after.bareDays(GapFinder.SHORT_SHARE),
         storedBefore(after) - storedBefore(before),
@@ -220,55 +253,36 @@ public final class Trial {
     return enough;
   }
 
-  /** What is missing over the plan by the kind of the gap, kg DM. */
-  private double missingKg(YearBalance b) {
-    return missingKg(b, gap.kind());
-  }
-
-  /** The same of any year. */
-  static double missingKg(YearBalance b, Gap.Kind kind) {
-    double kg = 0;
-    for (int d = 0; d < b.days(); d++) {
-      kg += missingKg(b, kind, d);
-    }
-    return kg;
-  }
-
   /** Some days of a gap, with what is missing on them. */
   public static Gap part(YearBalance year, Gap gap, int firstDay, int lastDay) {
-    double kg = 0;
-    for (int d = firstDay; d <= lastDay; d++) {
-      kg += missingKg(year, gap.kind(), d);
-    }
-    return gap.over(firstDay, lastDay).with(kg);
+    Gap part = gap.over(firstDay, lastDay);
+    return part.with(Missing.of(year, gap.kind()).within(part));
+  }
+
+  private Missing missing(YearBalance b) {
+    return Missing.of(b, gap.kind());
   }
 
   /**
-   * What a kind of gap misses on a day: what is bare, and to grazing what is fed from the store.
+   * What some edits take off what is missing over the whole year, kg DM. Where dry matter does not
+   * count a day of plenty helps no other: what they take off the gap itself, unless it is taken
+   * from somebody or some day else.
    */
-  static double missingKg(YearBalance b, Gap.Kind kind, int day) {
-    double kg = b.bareKg(day);
-    return kind == Gap.Kind.STORE
-        ? kg
-        : kg + b.eatenKg(Shelf.PUT_BY, day) + b.eatenKg(Shelf.BOUGHT_IN, day);
-  }
-
-  /** What some edits take off what is missing over the whole year, kg DM. */
   double bringsKg(List<PlanEdit> edits) {
-    return missingKg(before) - missingKg(year(edits));
+    Missing left = missing(year(edits));
+    double inYear = missingKg - left.allKg();
+    return gap.kind().isBulk() ? inYear : Math.min(inYear, inGapKg - leftKg(left));
   }
 
-  /** Unmet need within the gap with some edits made, kg DM; 0 where they close it. */
+  /** What stays missing within the gap with some edits made, kg; 0 where they close it. */
   double leftKg(List<PlanEdit> edits) {
-    return leftKg(year(edits));
+    return leftKg(missing(year(edits)));
   }
 
-  private double leftKg(YearBalance after) {
-    double kg = 0;
-    for (int d = gap.firstDay(); d <= gap.lastDay(); d++) {
-      kg += missingKg(after, gap.kind(), d);
-    }
-    return kg <= CLOSED_KG ? 0 : kg;
+  private double leftKg(Missing after) {
+    double kg = after.within(gap);
+    double closed = gap.kind().isBulk() ? CLOSED_KG : CLOSED_SHARE * gap.shortKg();
+    return kg <= closed ? 0 : kg;
   }
 
   /** False where the plan refuses an edit, as where a field is promised at that very time. */

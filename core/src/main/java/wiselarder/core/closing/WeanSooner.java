@@ -1,5 +1,6 @@
 package wiselarder.core.closing;
 
+import java.time.LocalDate;
 import java.time.MonthDay;
 import java.util.Comparator;
 import java.util.List;
@@ -44,14 +45,16 @@ public final class WeanSooner implements Lever {
     }
     return tried.stream()
         .filter(w -> w.weaning().isBefore(planned.weaning()))
-        .filter(w -> trial.worthIt(planned.bareKg() - w.bareKg()))
-        .min(Comparator.comparingDouble(WeanBy::bareKg))
-        .map(
-            w ->
-                new Candidate(
-                    List.of(
-                        new PlanEdit.Put<>(
-                            Items.GROUPS, group.withWeaning(MonthDay.from(w.weaning())))),
-                    w.weaning()));
+        .map(w -> new Tried(w.weaning(), trial.bringsIfAllowed(edits(group, w.weaning()))))
+        .filter(t -> trial.worthIt(t.kg))
+        .max(Comparator.comparingDouble(Tried::kg))
+        .map(t -> new Candidate(edits(group, t.weaning), t.weaning));
+  }
+
+  /** What weaning on a day brings. */
+  private record Tried(LocalDate weaning, double kg) {}
+
+  private static List<PlanEdit> edits(AnimalGroup group, LocalDate weaning) {
+    return List.of(new PlanEdit.Put<>(Items.GROUPS, group.withWeaning(MonthDay.from(weaning))));
   }
 }

@@ -7,8 +7,11 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import wiselarder.core.balance.YearBalance;
+import wiselarder.core.diet.WaterYear;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.HeadChange;
+import wiselarder.core.land.Field;
+import wiselarder.core.land.Lie;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.Dressing;
 import wiselarder.core.plan.FarmPlan;
@@ -114,6 +117,7 @@ public final class Bill {
     added(Items.SOWINGS).forEach(this::sown);
     added(Items.DRESSINGS).forEach(this::dressed);
     added(Items.IRRIGATIONS).forEach(this::watered);
+    added(Items.FIELDS).forEach(this::waterAt);
     feeders();
     for (AnimalGroup group : added(Items.GROUPS)) {
       came(group);
@@ -125,6 +129,44 @@ public final class Bill {
   private <T extends Record> List<T> added(Items<T> items) {
     List<T> was = items.in(before.stated());
     return items.in(stated).stream().filter(t -> !was.contains(t)).toList();
+  }
+
+  /** Water that is brought to a field, or a line or tank that gives more. */
+  private void waterAt(Field field) {
+    Lie was =
+        before.stated().farm().fields().stream()
+            .filter(f -> f.id().equals(field.id()))
+            .findFirst()
+            .map(Field::lie)
+            .orElse(field.lie());
+    if (field.lie().water() != Lie.Water.HAULED) {
+      if (!Objects.equals(was.waterLPerDay(), field.lie().waterLPerDay())) {
+        unpriced.add(WATER_LINE);
+      }
+      return;
+    }
+    double m3 = hauledM3(field);
+    if (was.water() == Lie.Water.HAULED || m3 <= 0) {
+      return;
+    }
+    Double each = field.lie().waterCostPerM3();
+    if (each == null) {
+      unpriced.add(WATER_BROUGHT);
+    } else {
+      lines.add(new Line(null, field.name(), m3, each, m3 * each, 0, true));
+    }
+  }
+
+  /** Things that no table prices. */
+  private static final String WATER_LINE = "water_line";
+
+  private static final String WATER_BROUGHT = "water_brought";
+
+  private double hauledM3(Field field) {
+    return WaterYear.of(after).fields().stream()
+        .filter(f -> f.fieldId().equals(field.id()))
+        .mapToDouble(WaterYear.FieldWater::hauledM3)
+        .sum();
   }
 
   private void bought(Purchase p) {

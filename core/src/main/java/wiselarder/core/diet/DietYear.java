@@ -70,7 +70,7 @@ public final class DietYear {
   }
 
   /** All that is eaten, fed besides included, kg DM. */
-  double eatenKg(int day) {
+  public double eatenKg(int day) {
     return balance.eatenKg(group, day) + besidesKg(day);
   }
 

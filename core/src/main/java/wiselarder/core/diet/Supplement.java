@@ -23,7 +23,8 @@ import wiselarder.core.store.StoredFeed;
  * The least cost of feed beside the diet that brings a group's protein and energy to its need, by
  * month, on the means of the days that fall short. A linear programme: each feed up to its ceiling
  * in the diet; what is fed first fills bulk that is missing, then takes the place of the diet, as
- * an animal eats no more than it holds. Amounts are for planning: the tag, an adviser and a
+ * an animal eats no more than it holds. From troughs comes no more than there is forage beside it,
+ * or the rumen turns sour (assumption). Amounts are for planning: the tag, an adviser and a
  * veterinarian stand above them, and a new feed is built up slowly.
  *
  * @param shortDays days of the month on which protein or energy falls short
@@ -77,7 +78,7 @@ public record Supplement(
     for (int g = 0; g < groups.size(); g++) {
       DietYear diet = DietYear.of(balance, g);
       for (PlanYear.MonthSpan month : balance.year().monthSpans()) {
-        Month means = Month.of(balance, g, diet, month);
+        Means means = Means.of(balance, g, diet, month.startInclusive(), month.endExclusive());
         if (means.days > 0) {
           all.add(solve(groups.get(g), month.month(), means, balance, catalogue));
         }
@@ -86,8 +87,36 @@ public record Supplement(
     return all;
   }
 
+  /**
+   * Of one group over some days, both ends with them; none where nothing falls short.
+   *
+   * @param energy false to see to protein alone
+   * @param share of what lacks that is to be met
+   * @return its month is that of the first day
+   */
+  public static Optional<Supplement> over(
+      YearBalance balance,
+      Catalogue catalogue,
+      int g,
+      int firstDay,
+      int lastDay,
+      boolean energy,
+      double share) {
+    Means all = Means.of(balance, g, DietYear.of(balance, g), firstDay, lastDay + 1).lacking(share);
+    Means means = energy ? all : all.ofProtein();
+    return means.days == 0
+        ? Optional.empty()
+        : Optional.of(
+            solve(
+                balance.stated().farm().groups().get(g),
+                YearMonth.from(balance.year().date(firstDay)),
+                means,
+                balance,
+                catalogue));
+  }
+
   /** Means a head over the days that fall short. */
-  private record Month(
+  private record Means(
       int days,
       double headDays,
       double needKg,
@@ -96,11 +125,30 @@ public record Supplement(
       double mjPerKg,
       double proteinShortKg,
       double energyShortMj) {
-    static Month of(YearBalance b, int g, DietYear diet, PlanYear.MonthSpan month) {
+    /** The same where so much of what lacks is to be met. */
+    Means lacking(double share) {
+      return new Means(
+          days,
+          headDays,
+          needKg,
+          eatenKg,
+          proteinPct,
+          mjPerKg,
+          share * proteinShortKg,
+          share * energyShortMj);
+    }
+
+    /** The same where energy is not asked for. */
+    Means ofProtein() {
+      return new Means(
+          days, headDays, needKg, eatenKg, proteinPct, mjPerKg, proteinShortKg, -Double.MAX_VALUE);
+    }
+
+    static Means of(YearBalance b, int g, DietYear diet, int from, int toExclusive) {
       int days = 0;
       double head = 0;
       double[] sum = new double[6];
-      for (int d = month.startInclusive(); d < month.endExclusive(); d++) {
+      for (int d = from; d < toExclusive; d++) {
         double n = b.resolved().groupYear(g).head(d);
         boolean protein = diet.proteinKg(d) < DietYear.MET_SHARE * diet.proteinNeedKg(d);
         boolean energy =
@@ -118,7 +166,7 @@ public record Supplement(
         sum[5] += diet.hasEnergy() ? diet.energyNeedMj(d) : 0;
       }
       double eaten = Math.max(1e-9, sum[1]);
-      return new Month(
+      return new Means(
           days,
           head,
           sum[0] / Math.max(NO_ENERGY, head),
@@ -131,20 +179,22 @@ public record Supplement(
   }
 
   private static Supplement solve(
-      AnimalGroup group, YearMonth month, Month m, YearBalance balance, Catalogue catalogue) {
+      AnimalGroup group, YearMonth month, Means m, YearBalance balance, Catalogue catalogue) {
     ExpressionsBasedModel model = new ExpressionsBasedModel();
     Expression protein = model.addExpression("protein").lower(m.proteinShortKg);
     Expression energy = model.addExpression("energy").lower(m.energyShortMj);
+    Expression loose = model.addExpression("loose").upper(Math.max(0, m.eatenKg));
     Expression bulk = model.addExpression("bulk").upper(Math.max(0, m.needKg - m.eatenKg));
     Variable displaced =
         model.addVariable("displaced").lower(0).upper(Math.max(0, m.eatenKg)).weight(0);
     protein.set(displaced, -m.proteinPct / 100);
     energy.set(displaced, -m.mjPerKg);
     bulk.set(displaced, -1);
+    loose.set(displaced, 1);
     List<Offer> offers = new ArrayList<>();
     FarmPrices prices = catalogue.pricesOn(balance.stated().farm());
     for (StoredFeed f : catalogue.storedFeeds()) {
-      if (!suits(f, group.kind())) {
+      if (!suits(f, group.kind()) || !isToBeHad(f, balance)) {
         continue;
       }
       Ingredient price = price(f, balance, prices);
@@ -155,6 +205,7 @@ public record Supplement(
       protein.set(kg, f.worth().proteinPct() / 100);
       energy.set(kg, Energy.mjPerKg(f.worth().tdnPct()));
       bulk.set(kg, 1);
+      loose.set(kg, f.isLoose() ? 1 : -1);
     }
     Optimisation.Result result = model.minimise();
     boolean met = result.getState().isFeasible();
@@ -187,6 +238,21 @@ public record Supplement(
     }
     return parts;
   }
+
+  /**
+   * Hay of every kind is not sold everywhere: what the farm has, common grass hay and alfalfa. What
+   * is ensiled is not moved.
+   */
+  private static boolean isToBeHad(StoredFeed f, YearBalance balance) {
+    boolean fodder =
+        f.kind().equals("hay") || f.kind().equals("haylage") || f.kind().equals("silage");
+    return !fodder
+        || COMMON.contains(f.id())
+        || balance.stated().allLots().stream().anyMatch(l -> f.id().equals(l.origin().feedId()));
+  }
+
+  private static final Set<String> COMMON =
+      Set.of("hay_orchardgrass_early", "hay_alfalfa_early", "hay_alfalfa_late");
 
   /** Straw and minerals meet no need; some feeds are shut to some animals. */
   private static boolean suits(StoredFeed f, String kind) {

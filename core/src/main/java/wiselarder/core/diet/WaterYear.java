@@ -64,6 +64,33 @@ public final class WaterYear {
     return drunkL[group][day];
   }
 
+  /**
+   * What a group's field does not give it on a day, litres: of all that drink there, its share;
+   * nothing where nobody said what the field gives.
+   */
+  public double lackingL(int group, int day) {
+    int field = balance.onField(group, day);
+    if (field < 0) {
+      return 0;
+    }
+    double litres = 0;
+    for (int g = 0; g < drunkL.length; g++) {
+      litres += balance.onField(g, day) == field ? drunkL[g][day] : 0;
+    }
+    double supply = supplyL(balance.stated().farm().fields().get(field).lie());
+    return litres <= 0 || Double.isNaN(supply)
+        ? 0
+        : Math.max(0, litres - supply) * drunkL[group][day] / litres;
+  }
+
+  /** Most that a field gives a day, litres; NaN where nobody said. */
+  private static double supplyL(Lie lie) {
+    if (lie.water() == Lie.Water.NONE) {
+      return 0;
+    }
+    return lie.waterLPerDay() == null ? Double.NaN : lie.waterLPerDay();
+  }
+
   /** Each field's supply against need, in the farm's order. */
   public List<FieldWater> fields() {
     List<FieldWater> all = new ArrayList<>();
@@ -76,10 +103,7 @@ public final class WaterYear {
 
   private FieldWater field(int f, Field field) {
     Lie lie = field.lie();
-    double supply =
-        lie.water() == Lie.Water.NONE
-            ? 0
-            : lie.waterLPerDay() == null ? Double.NaN : lie.waterLPerDay();
+    double supply = supplyL(lie);
     int grazed = 0;
     int shortDays = 0;
     int mostDay = -1;

@@ -9,6 +9,7 @@ import wiselarder.core.edit.Anchoring;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.gap.GapFinder;
+import wiselarder.core.gap.NeedGaps;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.Doubt;
 import wiselarder.core.plan.Doubts;
@@ -201,5 +202,10 @@ public final class Engine {
 
   public List<Gap> gaps(YearBalance balance) {
     return GapFinder.find(balance);
+  }
+
+  /** Where feed is enough, and energy, protein, condition or water is not. */
+  public List<Gap> needs(YearBalance balance) {
+    return NeedGaps.find(balance);
   }
 }

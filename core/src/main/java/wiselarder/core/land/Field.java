@@ -227,6 +227,28 @@ public record Field(
         block);
   }
 
+  /** The same field, lying as said. */
+  public Field lying(Lie other) {
+    return new Field(
+        id,
+        name,
+        areaHa,
+        stand,
+        grazing,
+        utilization,
+        residualKgPerHa,
+        turnInKgPerHa,
+        hayable,
+        note,
+        soil,
+        deductedHa,
+        other,
+        outline,
+        paddocks,
+        heights,
+        block);
+  }
+
   /** The same field with another shape, measured: its area and what is off follow. */
   public Field shaped(String newId, String newName, Outline shape) {
     Survey.Measured m = Survey.measure(shape);

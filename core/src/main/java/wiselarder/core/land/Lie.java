@@ -131,6 +131,22 @@ public record Lie(
         null);
   }
 
+  /** The same with other water: brought, or as much a day as is said. */
+  public Lie watered(Water other, Double litresPerDay) {
+    return new Lie(
+        slopeDeg,
+        other,
+        access,
+        exposure,
+        shade,
+        distanceM,
+        onlyGroups,
+        formerly,
+        soilTest,
+        litresPerDay,
+        waterCostPerM3);
+  }
+
   /** A field of which nothing is said. */
   public static Lie unsaid() {
     return new Lie(

@@ -22,6 +22,11 @@ public record StoredFeed(
     double highUsdPerTonneAsFed,
     String note) {
 
+  /** Fed from a trough: grain, meal and byproducts. */
+  public boolean isLoose() {
+    return kind.equals("byproduct") || kind.equals("concentrate");
+  }
+
   /** Middle of the ordinary prices. */
   public double usdPerTonneAsFed() {
     return (lowUsdPerTonneAsFed + highUsdPerTonneAsFed) / 2;

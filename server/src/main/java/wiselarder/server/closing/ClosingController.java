@@ -62,6 +62,7 @@ class ClosingController {
       List<PlanEdit> edits,
       double bringsKg,
       double inGapKg,
+      int shortDaysAfter,
       double bareKgAfter,
       int bareDaysAfter,
       double storedKgMore,
@@ -373,7 +374,8 @@ class ClosingController {
 
   private static Gap gap(Engine engine, FarmPlan stated, int gap, Part part) {
     YearBalance year = engine.simulate(stated);
-    List<Gap> gaps = engine.gaps(year);
+    List<Gap> gaps = new ArrayList<>(engine.gaps(year));
+    gaps.addAll(engine.needs(year));
     if (gap < 0 || gap >= gaps.size()) {
       throw new Refused(ServerReason.NO_SUCH_GAP, "gap", gaps.size());
     }
@@ -520,6 +522,7 @@ class ClosingController {
         o.edits(),
         o.bringsKg(),
         o.inGapKg(),
+        o.shortDaysAfter(),
         o.bareKgAfter(),
         o.bareDaysAfter(),
         o.storedKgMore(),

@@ -7,7 +7,7 @@ import wiselarder.core.cost.Bill;
 import wiselarder.core.edit.PlanEdit;
 
 /**
- * What some ways out of a gap do together, kg DM; as {@link InFull}.
+ * What some ways out of a gap do together; as {@link InFull}.
  *
  * @param cost in all, in the farm's currency, of what has a price
  * @param costHours of one person, where nothing of it is hired
@@ -18,6 +18,7 @@ record InFullView(
     double gapKgBefore,
     double gapKgAfter,
     double bringsKg,
+    int shortDaysAfter,
     double bareKgAfter,
     int bareDaysAfter,
     List<MonthView> months,
@@ -62,6 +63,7 @@ record InFullView(
         full.gapKgBefore(),
         full.gapKgAfter(),
         full.bringsKg(),
+        full.shortDaysAfter(),
         full.bareKgAfter(),
         full.bareDaysAfter(),
         full.months().stream().map(InFullView::month).toList(),

@@ -56,6 +56,7 @@ public record YearView(
     List<LedgerLine> ledger,
     LedgerLine total,
     List<Gap> gaps,
+    List<Gap> needs,
     List<CautionView> cautions,
     List<Conflict> conflicts,
     List<Doubt> doubts,
@@ -213,7 +214,9 @@ public record YearView(
     /** Of each field what stands and is grazed. */
     FIELDS,
     /** Of each group its head and need; and the water of fields. */
-    GROUPS
+    GROUPS,
+    /** Where energy, protein, condition or water of a group falls short. */
+    NEEDS
   }
 
   /**
@@ -264,6 +267,7 @@ public record YearView(
         Ledger.months(b).stream().map(l -> line(l.month().toString(), l)).toList(),
         line("", Ledger.total(b)),
         engine.gaps(b),
+        parts.contains(Part.NEEDS) ? engine.needs(b) : List.of(),
         b.resolved().cautions().stream().map(YearView::caution).toList(),
         engine.conflicts(b),
         engine.doubts(stated),
