@@ -73,6 +73,7 @@ export type Gap = Schemas['Gap'];
 export type Lever = Read<Schemas['LeverView']>;
 export type InFull = Read<Schemas['InFullView']>;
 export type Crop = Read<Schemas['CropView']>;
+export type CropSownOn = Read<Schemas['CropSownOn']>;
 export type Mix = Read<Schemas['MixView']>;
 export type HayOffer = Read<Schemas['OfferView']>;
 export type Advice = Read<Schemas['AdviceView']>;
@@ -286,6 +287,13 @@ export function apiIn(looking: { season: string }) {
       post<(number | null)[]>(ofGap(`/plans/${id}/waiting`, at), { gap: at.gap, edits, days }),
     sureness: (id: string, at: GapPlace, edits: Edit[]) =>
       post<Sureness>(ofGap(`/plans/${id}/sureness`, at), { gap: at.gap, edits }),
+    cropDates: (id: string, at: GapPlace, fieldId: string, forageId: string, purpose: string) =>
+      get<CropSownOn[]>(
+        ofGap(
+          `/plans/${id}/crops/dates?${query({ gap: String(at.gap), fieldId, forageId, purpose })}`,
+          at,
+        ),
+      ),
     crops: (id: string, at: GapPlace, fieldId: string, use: string) =>
       get<Crop[]>(ofGap(`/plans/${id}/crops?${query({ gap: String(at.gap), fieldId, use })}`, at)),
     prices: (id: string) => get<Price[]>(`/plans/${id}/prices`),

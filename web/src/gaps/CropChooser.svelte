@@ -2,11 +2,13 @@
   import { untrack } from 'svelte';
   import type { Crop } from '../api/client';
   import Choice from '../form/Choice.svelte';
+  import NumberField from '../form/NumberField.svelte';
   import { thePlan } from '../plan/context';
   import { shortDate } from '../units/dates';
   import { figure, unitOf } from '../units/units';
   import { againstText } from '../words/land';
   import { money, priceUnit } from '../words/prices';
+  import CropDates from './CropDates.svelte';
   import type { GapWays } from './ways.svelte';
 
   const open = thePlan();
@@ -55,17 +57,58 @@
     }
     if (!gone) reading = false;
   }
-  const shown = $derived(all ? found : found.filter((c) => !c.against.length));
+  /** What a crop can do to stock, and what it is called. */
+  const RISKS: Record<Crop['risks'][number], string> = {
+    CYANIDE: 'cyanide after frost, drought and in young growth',
+    NITRATE: 'nitrate',
+    BLOAT: 'bloat',
+    BRASSICA: 'too much brassica',
+    GRAIN: 'grain overload',
+  };
+  const NAMED = Object.keys(RISKS) as Crop['risks'];
+  let shun = $state<Crop['risks']>([]);
+  const there = $derived(NAMED.filter((r) => found.some((c) => c.risks.includes(r))));
+  let atMost = $state<number | null>(null);
+  const wanted = (c: Crop) =>
+    !c.risks.some((r) => shun.includes(r)) &&
+    (atMost === null || (c.costPerHa !== null && c.costPerHa * unit.of <= atMost));
+  let dated = $state('');
+  const key = (c: Crop) => c.forageId + c.purpose;
+  const shown = $derived(found.filter((c) => wanted(c) && (all || !c.against.length)));
+  const unit = $derived(priceUnit('usd_per_ha', open.system));
   const left = $derived(found.length - found.filter((c) => !c.against.length).length);
   const name = (id: string) => open.forages.find((f) => f.id === id)?.name ?? id;
   const perHa = (v: number) => figure(v, 'massPerArea', open.system);
-  const unit = $derived(priceUnit('usd_per_ha', open.system));
 </script>
 
 <div class="asks">
   <Choice label="Field" value={fieldId} options={fields} onchange={(v) => (fieldId = v)} />
   <Choice label="Wanted" value={use} options={USES} onchange={(v) => (use = v)} />
+  <NumberField
+    label={`Seed and sowing at most, ${farm.currency} ${unit.each}`}
+    quantity="plain"
+    optional
+    value={atMost}
+    onchange={(v) => (atMost = v)}
+  />
 </div>
+{#if there.length}
+  <fieldset class="shun">
+    <legend>Leave out crops that can bring</legend>
+    {#each there as r (r)}
+      <label
+        ><input
+          type="checkbox"
+          class="checkbox"
+          checked={shun.includes(r)}
+          onchange={(e) =>
+            (shun = e.currentTarget.checked ? [...shun, r] : shun.filter((x) => x !== r))}
+        />
+        {RISKS[r]}</label
+      >
+    {/each}
+  </fieldset>
+{/if}
 {#if reading}
   <p role="status">Growing each crop over simulated years.</p>
 {:else}
@@ -85,10 +128,11 @@
           <th scope="col" class="number">Fails</th>
           <th scope="col" class="number">Gain, {unitOf('gain', open.system)}</th>
           <th scope="col" class="number">{farm.currency} {unit.each}</th>
+          <th scope="col" class="number">Nitrogen, {unitOf('nutrient', open.system)}</th>
         </tr>
       </thead>
       <tbody>
-        {#each shown as c (c.forageId + c.purpose)}
+        {#each shown as c (key(c))}
           <tr>
             <th scope="row">
               {#if c.edits.length}
@@ -100,6 +144,8 @@
               <small class="quiet"
                 >{PURPOSES[c.purpose] ?? c.purpose}{c.against.length
                   ? `; ${againstText(c.against)}`
+                  : ''}{c.risks.length
+                  ? `; can bring ${c.risks.map((r) => RISKS[r]).join(', ')}`
                   : ''}</small
               >
             </th>
@@ -112,7 +158,13 @@
               )}</td
             >
             <td class="number"
-              >{c.lostAWeekLateKgPerHa < 1 ? '' : `-${perHa(c.lostAWeekLateKgPerHa)}`}</td
+              >{c.lostAWeekLateKgPerHa < 1 ? '' : `-${perHa(c.lostAWeekLateKgPerHa)}`}
+              <button
+                class="btn plain small"
+                aria-expanded={dated === key(c)}
+                aria-label={`${name(c.forageId)}, ${PURPOSES[c.purpose]}: by the day of sowing`}
+                onclick={() => (dated = dated === key(c) ? '' : key(c))}>By day</button
+              ></td
             >
             <td class="number">{Math.round(c.failShare * 100)}%</td>
             <td class="number"
@@ -121,9 +173,19 @@
                 : `${figure(c.gainLowKg, 'gain', open.system)} to ${figure(c.gainHighKg, 'gain', open.system)}`}</td
             >
             <td class="number">{c.costPerHa === null ? '' : money(c.costPerHa * unit.of)}</td>
+            <td class="number"
+              >{c.nitrogenKgPerHa < 1
+                ? 'fixes its own'
+                : figure(c.nitrogenKgPerHa, 'nutrient', open.system)}{#if c.nitrogenCostPerHa}<small
+                  >{money(c.nitrogenCostPerHa * unit.of)} if all is bought</small
+                >{/if}</td
+            >
           </tr>
+          {#if dated === key(c)}
+            <tr><td colspan="10"><CropDates {ways} {fieldId} crop={c} /></td></tr>
+          {/if}
         {:else}
-          <tr><td colspan="9">No crop fits this place and gap.</td></tr>
+          <tr><td colspan="10">No crop fits this place and gap.</td></tr>
         {/each}
       </tbody>
     </table>
@@ -137,7 +199,8 @@
 <p class="quiet fine">
   Likely: the middle of twelve simulated years of this climate on the field’s soil, taken each time
   it is ready; poor and good: one season in five each, by the table. A week late: what the middle
-  year loses. Gain is that of growing stock. The cost is seed and sowing; fertiliser is not in it.
+  year loses. Gain is that of growing stock. The cost is seed and sowing. Nitrogen is what the
+  likely year holds: soil, dung and the last legume give part of it, so test before you buy.
   Cautions show once a crop is planned; ask for variety, rate and rules locally.
 </p>
 
@@ -148,6 +211,23 @@
     gap: 0.75rem;
     margin: 0.4rem 0;
     max-width: 40rem;
+  }
+  .shun {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.3rem 1rem;
+    margin-bottom: 0.4rem;
+  }
+  .shun legend {
+    float: left;
+    margin-right: 1rem;
+  }
+  .small {
+    display: block;
+    margin-left: auto;
+    font-size: 0.85rem;
+    padding: 0 0.5rem;
+    min-height: 1.75rem;
   }
   .date {
     white-space: nowrap;

@@ -1,5 +1,15 @@
 import { isoOf } from '../units/dates';
-import type { Crop, Edit, Gap, GapPlace, InFull, Lever, Mix, Sureness } from '../api/client';
+import type {
+  Crop,
+  CropSownOn,
+  Edit,
+  Gap,
+  GapPlace,
+  InFull,
+  Lever,
+  Mix,
+  Sureness,
+} from '../api/client';
 import type { PlanSession } from '../plan/session.svelte';
 import { kindsFor } from '../words/levers';
 import { isBulk } from '../words/needs';
@@ -185,6 +195,11 @@ export class GapWays {
   /** Crops for the gap on a field. */
   crops(fieldId: string, use: string): Promise<Crop[]> {
     return this.open.api.crops(this.open.view!.id, this.place, fieldId, use);
+  }
+  /** What a crop makes by the day on which it is sown. */
+  cropDates(fieldId: string, crop: Crop): Promise<CropSownOn[]> {
+    const { forageId, purpose } = crop;
+    return this.open.api.cropDates(this.open.view!.id, this.place, fieldId, forageId, purpose);
   }
   /** Looks at a crop that is not in the list, as at the ways that are. */
   chooseCrop(crop: Crop) {

@@ -59,6 +59,7 @@ const AGAINST: Record<Fitting['against'][number], string> = {
   NO_MIXER: 'stock leave its hay, and there is no mixer',
   NO_HAY: 'no crop for hay',
   NOT_IN_TIME: 'not ready before the gap ends',
+  SHUT_TO_STOCK: 'shut to stock that is to eat it, at every stage',
 };
 
 /** What speaks against a crop, in a few words; empty where nothing does. */

@@ -126,6 +126,7 @@ class ArchitectureTest {
           Map.entry(
               "engine",
               Set.of(
+                  "forage",
                   "land",
                   "resolved",
                   "balance",

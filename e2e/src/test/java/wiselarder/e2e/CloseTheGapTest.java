@@ -227,6 +227,16 @@ class CloseTheGapTest {
     assertThat(crops).containsText("Cereal rye");
     assertThat(crops).containsText("20 Aug to 10 Sep");
     assertThat(crops).not().containsText("not ready before the gap ends");
+    crops
+        .getByRole(
+            AriaRole.BUTTON,
+            new Locator.GetByRoleOptions()
+                .setName("Cereal rye, autumn and winter feed: by the day of sowing"))
+        .click();
+    assertThat(page.getByTestId("crop-dates").locator("tbody tr")).hasCount(6);
+    page.getByLabel("bloat", new Page.GetByLabelOptions().setExact(true)).check();
+    assertThat(crops).not().containsText("Cereal rye");
+    page.getByLabel("bloat", new Page.GetByLabelOptions().setExact(true)).uncheck();
     button("that do not fit, and why").click();
     assertThat(crops).containsText("not ready before the gap ends");
     page.getByTestId("close-gap")

@@ -137,6 +137,7 @@ public final class Operations {
         json(Needs.READER, "{\"gap\": 0, \"edits\": [%s], \"days\": [7]}".formatted(EDIT)));
     CALLS.put("GET /api/plans/{id}/market", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/crops", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/crops/dates", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/prices", bare(Needs.READER));
     CALLS.put("POST /api/plans/{id}/file/preview", json(Needs.READER, FILE));
     CALLS.put("POST /api/plans/{id}/file", json(Needs.PLANNER, FILE));

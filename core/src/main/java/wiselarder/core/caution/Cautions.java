@@ -1,5 +1,6 @@
 package wiselarder.core.caution;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -32,6 +33,16 @@ public final class Cautions {
   /** True for sorghums and their kin, which frost and drought can make deadly. */
   public static boolean isSorghum(Forage forage) {
     return forage.madeOf().stream().anyMatch(SORGHUMS::contains);
+  }
+
+  /** Dangers of the table that a forage can bring to a kind of group, by id, in their order. */
+  public List<Hazard> dangersOf(Forage forage, String kind) {
+    Set<String> kinds = Standing.kinds(forage);
+    return hazards.values().stream()
+        .filter(h -> !h.everyday() && !h.severity().equals("notice") && h.harms(kind))
+        .filter(h -> kinds.stream().anyMatch(h.appliesTo()::contains))
+        .sorted(Comparator.comparing(Hazard::id))
+        .toList();
   }
 
   /** Every caution of a plan that holds in any weather, by field in the farm's order. */

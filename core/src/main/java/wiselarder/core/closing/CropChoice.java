@@ -3,9 +3,12 @@ package wiselarder.core.closing;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.caution.Hazard;
 import wiselarder.core.cost.Bill;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
@@ -13,10 +16,12 @@ import wiselarder.core.forage.CropUses;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.SowingTable;
 import wiselarder.core.gap.Gap;
+import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.CropCalibration;
 import wiselarder.core.land.Field;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.weather.Climate;
 
@@ -35,6 +40,10 @@ import wiselarder.core.weather.Climate;
  * @param gainLowKg daily gain to expect of growing stock on it, kg a head; NaN where nothing is
  *     said
  * @param costPerHa seed and work by the farm's prices; NaN where one is not known
+ * @param nitrogenKgPerHa held in what the likely year makes, that of legumes off, which fix their
+ *     own; soil, dung and the last crop give part of it
+ * @param nitrogenCostPerHa of all of it, bought; NaN where no price is known
+ * @param risks what it can do to those that are to eat it
  * @param against what speaks against it; empty where it fits
  * @param edits that sow it there, and open the field to those that go short; empty where it cannot
  */
@@ -53,6 +62,9 @@ public record CropChoice(
     double gainLowKg,
     double gainHighKg,
     double costPerHa,
+    double nitrogenKgPerHa,
+    double nitrogenCostPerHa,
+    List<Risk> risks,
     List<Fitting.Reason> against,
     List<PlanEdit> edits) {
 
@@ -65,6 +77,90 @@ public record CropChoice(
     GRAZE,
     STORE,
     BOTH
+  }
+
+  /** What a crop can do to stock; the cautions of a plan say when. */
+  public enum Risk {
+    /** Frost, drought and young growth make it deadly. */
+    CYANIDE,
+    NITRATE,
+    BLOAT,
+    /** A share of the diet only, built up slowly. */
+    BRASSICA,
+    /** Grain overload. */
+    GRAIN
+  }
+
+  /**
+   * A crop sown on a day.
+   *
+   * @param lowKgPerHa a poor season, {@code highKgPerHa} a good one, about the likely one as for
+   *     the crop itself
+   * @param failShare of sowings on that day that fail
+   */
+  public record SownOn(
+      LocalDate sowOn,
+      double lowKgPerHa,
+      double likelyKgPerHa,
+      double highKgPerHa,
+      double failShare) {}
+
+  private static final int MOST_DATES = 14;
+
+  /**
+   * What a crop makes by the day on which it is sown, week by week from its first best day to the
+   * last at all.
+   *
+   * @throws Refused where it is not sown there for that purpose
+   */
+  public static List<SownOn> byDate(
+      Engine engine, FarmPlan stated, Gap gap, int field, String forageId, String purpose) {
+    Trial trial = new Trial(engine, stated, gap);
+    Catalogue catalogue = engine.catalogue().on(stated.farm());
+    Forage f = catalogue.forage(forageId);
+    Climate climate = catalogue.climate(stated.farm().climateId());
+    SowingTable.Window w =
+        catalogue.crops().table().of(climate.id(), f).stream()
+            .filter(x -> x.purpose().equals(purpose))
+            .findFirst()
+            .orElseThrow(() -> new Refused(CoreReason.UNKNOWN_ID, "purpose", purpose));
+    int day = inTime(trial, w).orElse(next(trial.year(), w));
+    LocalDate sown = trial.year().date(day);
+    LocalDate centre = sown.minusDays(around(sown.getDayOfYear() - w.middle()));
+    LocalDate first = centre.plusDays(around(w.bestFrom() - w.middle()));
+    LocalDate last = centre.plusDays(around(w.latest() - w.middle()));
+    List<LocalDate> dates = new ArrayList<>();
+    for (LocalDate d = first; !d.isAfter(last) && dates.size() < MOST_DATES; d = d.plusDays(WEEK)) {
+      dates.add(d);
+    }
+    int[] doys = dates.stream().mapToInt(d -> Math.min(YEAR, d.getDayOfYear())).toArray();
+    List<CropCalibration.Spread> years =
+        catalogue.crops().spread(f, climate, w, trial.before().soilCapacityMm(field), doys);
+    List<SownOn> found = new ArrayList<>();
+    for (int i = 0; i < doys.length; i++) {
+      CropCalibration.Spread s = years.get(i);
+      found.add(
+          new SownOn(
+              dates.get(i),
+              s.at(MIDDLE) * poorShare(w),
+              s.at(MIDDLE),
+              s.at(MIDDLE) * goodShare(w),
+              fails(w, doys[i], s)));
+    }
+    return found;
+  }
+
+  private static double poorShare(SowingTable.Window w) {
+    return Math.min(1, w.yieldLow() / w.yieldLikely());
+  }
+
+  private static double goodShare(SowingTable.Window w) {
+    return Math.max(1, w.yieldHigh() / w.yieldLikely());
+  }
+
+  private static double fails(SowingTable.Window w, int doy, CropCalibration.Spread years) {
+    double late = w.fails(w.daysLate(doy));
+    return Math.min(1, late + (1 - late) * (1 - years.comesUpShare()));
   }
 
   /** Every crop of the place for a gap, those that fit first, the most feed first. */
@@ -112,6 +208,9 @@ public record CropChoice(
     List<Fitting.Reason> against =
         new ArrayList<>(
             Fitting.against(f, stated, catalogue, trial.year().date(day), watered, stored));
+    if (isShut(trial, f)) {
+      against.add(Fitting.Reason.SHUT_TO_STOCK);
+    }
     if (inTime.isEmpty()) {
       against.add(Fitting.Reason.NOT_IN_TIME);
     }
@@ -120,6 +219,7 @@ public record CropChoice(
         catalogue.crops().uses().gain(f).orElse(new CropUses.Gain(Double.NaN, Double.NaN));
     LocalDate sown = trial.year().date(day);
     LocalDate centre = sown.minusDays(around(sown.getDayOfYear() - w.middle()));
+    double nitrogenKg = likely / 1000 * f.kgNPerTonne() * (1 - f.legumeShare());
     return new CropChoice(
         f.id(),
         w.purpose(),
@@ -127,16 +227,66 @@ public record CropChoice(
         centre.plusDays(around(w.bestTo() - w.middle())),
         centre.plusDays(around(w.latest() - w.middle())),
         sown.plusDays((w.useFromDays() + w.useToDays()) / 2),
-        likely * Math.min(1, w.yieldLow() / w.yieldLikely()),
+        likely * poorShare(w),
         likely,
-        likely * Math.max(1, w.yieldHigh() / w.yieldLikely()),
+        likely * goodShare(w),
         Math.max(0, years.get(1).at(MIDDLE) - years.get(2).at(MIDDLE)),
-        Math.min(1, w.fails(0) + (1 - w.fails(0)) * (1 - middle.comesUpShare())),
+        fails(w, w.middle(), middle),
         gain.lowKg(),
         gain.highKg(),
         against.isEmpty() ? costPerHa(trial, edits, field) : Double.NaN,
+        nitrogenKg,
+        nitrogenCost(trial, nitrogenKg, sown),
+        risks(trial, f),
         against,
         edits);
+  }
+
+  /** Feeds that the table shuts at every stage to a kind of those that go short. */
+  static boolean isShut(Trial trial, Forage f) {
+    return dangers(trial, f).stream().map(Hazard::id).anyMatch(SHUT::contains);
+  }
+
+  private static final Set<String> SHUT = Set.of("hz_not_for_horses", "hz_switchgrass_small_stock");
+
+  private static List<Hazard> dangers(Trial trial, Forage f) {
+    return trial.hungry().stream()
+        .map(AnimalGroup::kind)
+        .distinct()
+        .flatMap(kind -> trial.engine().dangersOf(f, kind).stream())
+        .distinct()
+        .toList();
+  }
+
+  private static List<Risk> risks(Trial trial, Forage f) {
+    Set<Risk> risks = EnumSet.noneOf(Risk.class);
+    for (Hazard h : dangers(trial, f)) {
+      String id = h.id();
+      if (id.contains("cyanide") || id.endsWith("_sorghum") || id.contains("johnsongrass")) {
+        risks.add(Risk.CYANIDE);
+      } else if (id.contains("nitrate") || id.equals("hz_overfertilised")) {
+        risks.add(Risk.NITRATE);
+      } else if (id.contains("bloat")) {
+        risks.add(Risk.BLOAT);
+      } else if (id.startsWith("hz_brassica")) {
+        risks.add(Risk.BRASSICA);
+      } else if (id.equals("hz_grain_overload") || id.equals("hz_downed_ears")) {
+        risks.add(Risk.GRAIN);
+      }
+    }
+    return List.copyOf(risks);
+  }
+
+  private static double nitrogenCost(Trial trial, double kg, LocalDate sown) {
+    return kg == 0
+        ? 0
+        : trial
+            .engine()
+            .catalogue()
+            .pricesOn(trial.stated().farm())
+            .find("nitrogen")
+            .map(p -> kg * p.in(sown.getMonthValue(), false))
+            .orElse(Double.NaN);
   }
 
   private static int around(int days) {

@@ -45,7 +45,9 @@ public record Fitting(String forageId, List<Reason> against) {
     /** No hay can be made of it. */
     NO_HAY,
     /** Not ready before the gap ends. */
-    NOT_IN_TIME
+    NOT_IN_TIME,
+    /** Shut at every stage to a kind of stock that is to eat it. */
+    SHUT_TO_STOCK
   }
 
   private static final int SEASON_DAYS = 90;

@@ -192,10 +192,9 @@ public final class SowCrop implements Lever {
   private static List<Crop> crops(Trial trial) {
     Catalogue catalogue = trial.engine().catalogue().on(trial.stated().farm());
     String climate = trial.stated().farm().climateId();
-    boolean horses = trial.hungry().stream().anyMatch(g -> g.kind().startsWith("horse/"));
     List<Crop> found = new ArrayList<>();
     for (Forage f : catalogue.forages().values()) {
-      if (!f.sownYearly() || (horses && f.prussicAcid())) {
+      if (!f.sownYearly() || CropChoice.isShut(trial, f)) {
         continue;
       }
       for (SowingTable.Window w : catalogue.crops().table().of(climate, f)) {

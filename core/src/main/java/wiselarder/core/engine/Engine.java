@@ -3,10 +3,12 @@ package wiselarder.core.engine;
 import java.util.List;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.caution.Cautions;
+import wiselarder.core.caution.Hazard;
 import wiselarder.core.conflict.Conflict;
 import wiselarder.core.conflict.Conflicts;
 import wiselarder.core.edit.Anchoring;
 import wiselarder.core.edit.PlanEdit;
+import wiselarder.core.forage.Forage;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.gap.GapFinder;
 import wiselarder.core.gap.NeedGaps;
@@ -202,6 +204,11 @@ public final class Engine {
 
   public List<Gap> gaps(YearBalance balance) {
     return GapFinder.find(balance);
+  }
+
+  /** Dangers of the table that a forage can bring to a kind of group. */
+  public List<Hazard> dangersOf(Forage forage, String kind) {
+    return cautions.dangersOf(forage, kind);
   }
 
   /** Where feed is enough, and energy, protein, condition or water is not. */

@@ -1,6 +1,7 @@
 package wiselarder.core.closing;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 import static wiselarder.core.Farms.ENGINE;
 import static wiselarder.core.Farms.START;
@@ -13,6 +14,7 @@ import wiselarder.core.Farms;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.quantity.Refused;
 
 /** Crops for a gap, with what they make there. */
 class CropChoiceTest {
@@ -81,6 +83,61 @@ class CropChoiceTest {
     assertThat(crops(CropChoice.Use.STORE))
         .isNotEmpty()
         .allSatisfy(c -> assertThat(c.purpose()).isEqualTo("hay_or_silage"));
+  }
+
+  /** Late is less: each week after its best days makes less and fails more often. */
+  @Test
+  void byTheDayOnWhichItIsSown() {
+    FarmPlan plan = plan();
+    CropChoice rye = rye();
+    List<CropChoice.SownOn> all =
+        CropChoice.byDate(ENGINE, plan, gap(plan), 1, "cereal_rye", "autumn_winter_feed");
+    assertThat(all.get(0).sowOn()).isEqualTo(rye.bestFrom());
+    assertThat(all).allSatisfy(s -> assertThat(s.sowOn()).isBeforeOrEqualTo(rye.latest()));
+    assertThat(all).hasSizeBetween(4, 8);
+    for (int i = 1; i < all.size(); i++) {
+      assertThat(all.get(i).sowOn()).isEqualTo(all.get(i - 1).sowOn().plusDays(7));
+      assertThat(all.get(i).failShare()).isGreaterThanOrEqualTo(all.get(i - 1).failShare() - 0.1);
+    }
+    CropChoice.SownOn last = all.get(all.size() - 1);
+    assertThat(last.likelyKgPerHa()).isLessThan(all.get(0).likelyKgPerHa());
+    all.forEach(s -> assertThat(s.lowKgPerHa()).isLessThanOrEqualTo(s.likelyKgPerHa()));
+    all.forEach(s -> assertThat(s.likelyKgPerHa()).isLessThanOrEqualTo(s.highKgPerHa()));
+    assertThatThrownBy(
+            () -> CropChoice.byDate(ENGINE, plan, gap(plan), 1, "cereal_rye", "standing"))
+        .isInstanceOf(Refused.class);
+  }
+
+  /** The table: 30 kg of nitrogen in a tonne of young rye; a clover wants none. */
+  @Test
+  void nitrogenAndWhatACropCanDoToStock() {
+    CropChoice rye = rye();
+    double each = ENGINE.catalogue().forage("cereal_rye").kgNPerTonne();
+    assertThat(rye.nitrogenKgPerHa()).isCloseTo(rye.likelyKgPerHa() / 1000 * each, within(1e-6));
+    // 1.35 USD a kg by the level of EUR, and its month
+    assertThat(rye.nitrogenCostPerHa() / rye.nitrogenKgPerHa()).isBetween(1.0, 1.5);
+    assertThat(rye.risks()).contains(CropChoice.Risk.BLOAT, CropChoice.Risk.NITRATE);
+    List<CropChoice> all = crops(CropChoice.Use.GRAZE);
+    assertThat(all)
+        .filteredOn(c -> c.forageId().equals("sorghum_sudangrass"))
+        .isNotEmpty()
+        .allSatisfy(c -> assertThat(c.risks()).contains(CropChoice.Risk.CYANIDE));
+    assertThat(all)
+        .filteredOn(c -> c.forageId().equals("crimson_clover"))
+        .isNotEmpty()
+        .allSatisfy(c -> assertThat(c.nitrogenKgPerHa()).isZero());
+  }
+
+  @Test
+  void whatIsShutToHorsesIsNotForThem() {
+    Farms farms = new Farms().bales("hay", 20).field("near", 10, 25, 2000);
+    farms.groups.add(Farms.dams("horses", "horse/adult", 20, 550, null, 0));
+    FarmPlan stable = farms.feed("horses", null, null).build();
+    List<CropChoice> all = CropChoice.of(ENGINE, stable, gap(stable), 0, CropChoice.Use.GRAZE);
+    assertThat(all)
+        .filteredOn(c -> c.forageId().contains("sorghum") || c.forageId().contains("sudan"))
+        .isNotEmpty()
+        .allSatisfy(c -> assertThat(c.against()).contains(Fitting.Reason.SHUT_TO_STOCK));
   }
 
   /** Chosen, it is sown there and opened to those that go short. */

@@ -280,6 +280,7 @@ class ClosingController {
   /**
    * A crop for a gap; as {@link CropChoice}.
    *
+   * @param nitrogenCostPerHa null where no price is known
    * @param gainLowKg null with {@code gainHighKg} where nothing is said
    * @param costPerHa null where a price is not known, or it does not fit
    */
@@ -298,6 +299,9 @@ class ClosingController {
       Double gainLowKg,
       Double gainHighKg,
       Double costPerHa,
+      double nitrogenKgPerHa,
+      Double nitrogenCostPerHa,
+      List<CropChoice.Risk> risks,
       List<Fitting.Reason> against,
       List<PlanEdit> edits) {}
 
@@ -320,6 +324,38 @@ class ClosingController {
         .toList();
   }
 
+  /** A crop sown on a day; as {@link CropChoice.SownOn}. */
+  record CropSownOn(
+      LocalDate sowOn,
+      double lowKgPerHa,
+      double likelyKgPerHa,
+      double highKgPerHa,
+      double failShare) {}
+
+  /** What a crop makes on a field by the day on which it is sown. */
+  @GetMapping("/plans/{id}/crops/dates")
+  List<CropSownOn> cropDates(
+      @PathVariable String id,
+      @RequestParam int gap,
+      @RequestParam String fieldId,
+      @RequestParam String forageId,
+      @RequestParam String purpose,
+      @RequestParam(defaultValue = "normal") String season,
+      @ParameterObject Part part,
+      @AuthenticationPrincipal Person person) {
+    StoredPlan plan = plans.get(id, person);
+    Engine engine = weather.engine(season, plan);
+    FarmPlan stated = plan.content();
+    int field = stated.farm().fields().indexOf(stated.field(fieldId));
+    Gap its = gap(engine, stated, gap, part);
+    return CropChoice.byDate(engine, stated, its, field, forageId, purpose).stream()
+        .map(
+            s ->
+                new CropSownOn(
+                    s.sowOn(), s.lowKgPerHa(), s.likelyKgPerHa(), s.highKgPerHa(), s.failShare()))
+        .toList();
+  }
+
   private static CropView crop(CropChoice c) {
     return new CropView(
         c.forageId(),
@@ -336,6 +372,9 @@ class ClosingController {
         orNull(c.gainLowKg()),
         orNull(c.gainHighKg()),
         orNull(c.costPerHa()),
+        c.nitrogenKgPerHa(),
+        orNull(c.nitrogenCostPerHa()),
+        c.risks(),
         c.against(),
         c.edits());
   }

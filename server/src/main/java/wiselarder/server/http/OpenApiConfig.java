@@ -171,7 +171,8 @@ class OpenApiConfig {
           Map.entry("PriceView", Set.of("low", "likely", "high")),
           Map.entry("BillLine", Set.of("priceId")),
           Map.entry("MixView", Set.of("buyingAllCost", "sureness")),
-          Map.entry("CropView", Set.of("gainLowKg", "gainHighKg", "costPerHa")),
+          Map.entry(
+              "CropView", Set.of("gainLowKg", "gainHighKg", "costPerHa", "nitrogenCostPerHa")),
           Map.entry("PlanView", Set.of("undo", "redo")),
           Map.entry("Session", Set.of("who")),
           Map.entry("EditRequest", Set.of("onTopOf", "alsoIn")),

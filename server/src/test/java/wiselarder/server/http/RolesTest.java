@@ -208,6 +208,8 @@ class RolesTest {
           switch (operation) {
             case "GET /api/plans/{id}/levers" -> "?gap=0";
             case "GET /api/plans/{id}/crops" -> "?gap=0&fieldId=saddle";
+            case "GET /api/plans/{id}/crops/dates" ->
+                "?gap=0&fieldId=saddle&forageId=cereal_rye&purpose=autumn_winter_feed";
             case "GET /api/plans/{id}/market" -> "?month=2028-02";
             case "GET /api/plans/{id}/ledger" -> "?format=CSV";
             case "GET /api/plans/{id}/hay-sum" -> "?lotId=fescue-rounds";
