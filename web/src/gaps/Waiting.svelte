@@ -1,7 +1,9 @@
 <script lang="ts">
   import type { Lever } from '../api/client';
   import { thePlan } from '../plan/context';
-  import { waitingText } from '../words/levers';
+  import { dayOf } from '../units/dates';
+  import { amount } from '../units/units';
+  import { triggerText, waitingText } from '../words/levers';
   import { counted, shareText } from '../words/needs';
   import type { GapWays } from './ways.svelte';
 
@@ -12,6 +14,14 @@
   const WEEK = 7;
   const MONTH = 30;
   let said = $state('');
+  const year = $derived(open.view!.year);
+  /** What the plan as it stands expects on the last day to decide. */
+  const trigger = $derived.by(() => {
+    const day = dayOf(year.start, way.decideBy);
+    if (day < 0 || day >= year.days) return '';
+    const then = (kg: number) => (kg < 50 ? 'next to nothing' : amount(kg, 'bulk', open.system));
+    return triggerText(way.decideBy, then(year.storeKg[day]), then(year.offeredKg[day]));
+  });
   const say = (kg: number) =>
     ways.kind === 'CONDITION'
       ? shareText(kg, ways.gap?.shortKg ?? 0)
@@ -37,3 +47,4 @@
 </script>
 
 {#if said}<p data-testid="waiting">{said}</p>{/if}
+{#if ways.kind === 'STORE' && trigger}<p data-testid="trigger">{trigger}</p>{/if}

@@ -18,6 +18,15 @@
   let weanings = $state<Weaning[] | null>(null);
   let order = $state<SellingOrder[] | null>(null);
   let sellOn = $state(firstDay());
+  const inHand = (kg: number) => (kg < 50 ? 'next to nothing' : amount(kg, 'bulk', open.system));
+  const bulk = (kg: number) => figure(kg, 'bulk', open.system);
+  /** Rungs that bring something, and the months that they relieve. */
+  const rungs = $derived((order ?? []).filter((r) => r.bringsKg > 1));
+  const relieved = $derived(
+    open
+      .view!.year.ledger.map((m, at) => ({ month: m.month, at }))
+      .filter((m) => rungs.some((r) => Math.abs(r.byMonthKg[m.at]) >= 50)),
+  );
   let busy = $state('');
   const farm = $derived(open.view!.farm);
   const mine = $derived((supplements ?? []).filter((s) => s.groupId === group.id));
@@ -196,29 +205,81 @@
           <thead>
             <tr>
               <th scope="col">First to last</th>
-              <th scope="col">Why here</th>
-              <th scope="col" class="number">Eat</th>
-              <th scope="col" class="number">Share</th>
+              <th scope="col" class="number">Eat, {unitOf('bulk', open.system)}</th>
               <th scope="col" class="number">Less bare</th>
               <th scope="col" class="number">A week later</th>
+              <th scope="col" class="number">A month later</th>
               <th scope="col" class="number">Still bare</th>
+              <th scope="col">At the latest</th>
+              <th scope="col" class="number">Brings in, {farm.currency}</th>
             </tr>
           </thead>
           <tbody>
             {#each order as r (r.groupId)}
               <tr>
-                <th scope="row">{r.head} {name(r.groupId)}</th>
-                <td>{RUNGS[r.rung]}{r.eatsShare < 0.04 ? '; eats little, may stay' : ''}</td>
-                <td class="number">{amount(r.eatsKg, 'bulk', open.system)}</td>
-                <td class="number">{Math.round(r.eatsShare * 100)}%</td>
-                <td class="number">{amount(r.bringsKg, 'bulk', open.system)}</td>
-                <td class="number">{amount(r.bringsAWeekLaterKg, 'bulk', open.system)}</td>
-                <td class="number">{amount(r.bareLeftKg, 'bulk', open.system)}</td>
+                <th scope="row"
+                  >{r.head}
+                  {name(r.groupId)}<small class="why"
+                    >{RUNGS[r.rung]}{r.eatsShare < 0.04 ? '; eats little, may stay' : ''}</small
+                  ></th
+                >
+                <td class="number"
+                  >{bulk(r.eatsKg)}<small class="why">{Math.round(r.eatsShare * 100)}%</small></td
+                >
+                <td class="number">{bulk(r.bringsKg)}</td>
+                <td class="number">{bulk(r.bringsAWeekLaterKg)}</td>
+                <td class="number">{bulk(r.bringsAMonthLaterKg)}</td>
+                <td class="number">{bulk(r.bareLeftKg)}</td>
+                <td class="day">{r.bringsKg > 1 ? shortDate(r.latest) : ''}</td>
+                <td class="number"
+                  >{r.saleMoney === null
+                    ? 'no price'
+                    : Math.round(r.saleMoney).toLocaleString('en-US')}</td
+                >
               </tr>
             {/each}
           </tbody>
         </table>
       </div>
+      {#if rungs.length}
+        <table class="ledger" data-testid="relief">
+          <caption
+            >Less bare by month, {unitOf('bulk', open.system)}, each rung on top of those above</caption
+          >
+          <thead>
+            <tr>
+              <th scope="col">Rung</th>
+              {#each relieved as m (m.at)}<th scope="col" class="number">{monthName(m.month)}</th
+                >{/each}
+            </tr>
+          </thead>
+          <tbody>
+            {#each rungs as r (r.groupId)}
+              <tr>
+                <th scope="row">{r.head} {name(r.groupId)}</th>
+                {#each relieved as m (m.at)}<td class="number"
+                    >{Math.abs(r.byMonthKg[m.at]) < 50
+                      ? ''
+                      : figure(r.byMonthKg[m.at], 'bulk', open.system)}</td
+                  >{/each}
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+        <ul data-testid="triggers">
+          {#each rungs as r (r.groupId)}
+            <li>
+              <strong>{name(r.groupId)}</strong>: by {longDate(r.latest)}, if the store then holds
+              no more than {inHand(r.storeKgThen)} and no more than
+              {inHand(r.standsKgThen)} that could be eaten stands on the fields.
+            </li>
+          {/each}
+        </ul>
+        <p class="quiet fine">
+          Those are what this plan expects on that day in the season looked at: with as little, what
+          is short comes as shown or worse. With more in hand, look at the plan again first.
+        </p>
+      {/if}
       <p class="quiet fine">
         Each rung is tried on the whole year on top of those above it. Do it when {longDate(sellOn)} comes
         and rain or regrowth has not; waiting a week brings what the next column says.
@@ -244,7 +305,21 @@
   table {
     width: 100%;
   }
-  tbody th {
+  tbody th,
+  .day {
     white-space: nowrap;
+  }
+  .why {
+    display: block;
+    font-weight: 400;
+    color: var(--quiet);
+  }
+  caption {
+    text-align: left;
+    padding: 0.6rem 0 0.2rem;
+    font-weight: 600;
+  }
+  li {
+    margin: 0.3rem 0;
   }
 </style>

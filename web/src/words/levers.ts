@@ -346,6 +346,15 @@ function slowed(lever: Lever) {
   return steps.find((s) => s.roundDays === longest && s.fromInclusive)!;
 }
 
+/** The day and the state in hand on which a way is to be done, as agreed with oneself. */
+export function triggerText(iso: string, inStore: string, standing: string): string {
+  return (
+    `Agree with yourself: do it on ${shortDate(iso)} if the store then holds no more than ${inStore} ` +
+    `and no more than ${standing} that could be eaten stands on the fields. That is what this plan ` +
+    'expects; with more in hand look again first.'
+  );
+}
+
 /** What waiting costs, in one sentence; nothing where it is not known. */
 export function waitingText(
   now: number,

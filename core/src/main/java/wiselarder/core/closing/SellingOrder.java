@@ -4,13 +4,17 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.IntToDoubleFunction;
 import wiselarder.core.balance.YearBalance;
+import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.cost.Bill;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.GroupYear;
 import wiselarder.core.herd.HeadChange;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Items;
+import wiselarder.core.plan.Season;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 
@@ -26,7 +30,14 @@ import wiselarder.core.quantity.Refused;
  * @param eatsKg what they would eat from that day to the end of the plan, kg DM
  * @param eatsShare that as a share of what the farm needs in the same time
  * @param bringsKg how much less is bare over the plan, beyond the rungs above
+ * @param byMonthKg that by month of the plan
  * @param bringsAWeekLaterKg the same when they go seven days later: the cost of waiting
+ * @param bringsAMonthLaterKg when they go thirty days later
+ * @param latest the last day on which it still brings nine tenths; the day itself where it brings
+ *     nothing
+ * @param storeKgThen what the plan expects in store that day, {@code standsKgThen} what it expects
+ *     to stand that could be eaten, kg DM: with no more than that what is short comes, or worse
+ * @param saleMoney taken in for them, in the farm's currency; null where no price is known
  * @param bareLeftKg what would still be bare
  * @param birthsAddKg what births still to come add to need within ninety days of the first, beside
  *     the day before it, in the groups kept: they can cancel the relief
@@ -39,11 +50,19 @@ public record SellingOrder(
     double eatsKg,
     double eatsShare,
     double bringsKg,
+    List<Double> byMonthKg,
     double bringsAWeekLaterKg,
+    double bringsAMonthLaterKg,
+    LocalDate latest,
+    double storeKgThen,
+    double standsKgThen,
+    Double saleMoney,
     double bareLeftKg,
     double birthsAddKg) {
 
-  private static final int WAIT_DAYS = 7;
+  private static final int WEEK = 7;
+  private static final int MONTH = 30;
+  private static final double STILL = 0.9;
   private static final int NURSING_DAYS = 90;
 
   /** Every group as a rung, in the order in which they would go. */
@@ -65,9 +84,17 @@ public record SellingOrder(
     double bare = before.totalBareKg();
     for (int g : order) {
       FarmPlan sold = sold(now, before, g, sellOn);
-      FarmPlan later = sold(now, before, g, sellOn.plusDays(WAIT_DAYS));
-      double left = engine.simulate(sold).totalBareKg();
-      double leftLater = engine.simulate(later).totalBareKg();
+      YearBalance was = engine.simulate(now);
+      YearBalance is = engine.simulate(sold);
+      double left = is.totalBareKg();
+      double brings = bare - left;
+      FarmPlan above = now;
+      double short0 = bare;
+      IntToDoubleFunction on =
+          day ->
+              short0
+                  - engine.simulate(sold(above, before, g, before.year().date(day))).totalBareKg();
+      int latest = latest(before, from, brings, on);
       double eats = needFrom(before, g, from);
       rungs.add(
           new SellingOrder(
@@ -77,14 +104,71 @@ public record SellingOrder(
               (int) Math.floor(before.resolved().groupYear(g).head(from)),
               eats,
               eats / Math.max(1, needFrom(before, from)),
-              bare - left,
-              bare - leftLater,
+              brings,
+              byMonth(was, is),
+              on.applyAsDouble(from + WEEK),
+              on.applyAsDouble(from + MONTH),
+              before.year().date(latest),
+              storeKg(before, latest),
+              standsKg(before, latest),
+              sale(engine, was, is),
               left,
               birthsAdd(before, order, rungs, g, from)));
       now = sold;
       bare = left;
     }
     return rungs;
+  }
+
+  /** The last day, sought to three days, on which it still brings nine tenths; never late. */
+  private static int latest(YearBalance b, int from, double brings, IntToDoubleFunction on) {
+    int late = from;
+    for (int d = from; d < b.days(); d++) {
+      late = b.bareKg(d) > 0 ? d : late;
+    }
+    int still = from;
+    while (brings > 0 && late - still > 3) {
+      int middle = (still + late) / 2;
+      if (on.applyAsDouble(middle) >= STILL * brings) {
+        still = middle;
+      } else {
+        late = middle;
+      }
+    }
+    return still;
+  }
+
+  private static List<Double> byMonth(YearBalance was, YearBalance is) {
+    List<Double> months = new ArrayList<>();
+    for (PlanYear.MonthSpan m : was.year().monthSpans()) {
+      double kg = 0;
+      for (int d = m.startInclusive(); d < m.endExclusive(); d++) {
+        kg += was.bareKg(d) - is.bareKg(d);
+      }
+      months.add(kg);
+    }
+    return months;
+  }
+
+  private static double storeKg(YearBalance b, int day) {
+    double kg = 0;
+    for (int l = 0; l < b.lotNames().size(); l++) {
+      kg += b.lotKg(l, day);
+    }
+    return kg;
+  }
+
+  private static double standsKg(YearBalance b, int day) {
+    double kg = 0;
+    for (int f = 0; f < b.stated().farm().fields().size(); f++) {
+      kg += b.offeredKg(f, day);
+    }
+    return kg;
+  }
+
+  private static Double sale(Engine engine, YearBalance was, YearBalance is) {
+    Bill bill = Bill.of(was, is, engine.catalogue(), engine.season().kind() == Season.Kind.DRY);
+    return bill.unpriced().isEmpty() ? Double.valueOf(-bill.total()) : null;
   }
 
   /** Groups that are there on a day, in the order in which they would go. */

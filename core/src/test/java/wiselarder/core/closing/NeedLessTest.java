@@ -142,6 +142,14 @@ class NeedLessTest {
     assertThat(steers.head()).isEqualTo(12);
     assertThat(steers.bringsKg()).isPositive();
     assertThat(steers.bringsAWeekLaterKg()).isLessThan(steers.bringsKg());
+    assertThat(steers.bringsAMonthLaterKg()).isLessThan(steers.bringsAWeekLaterKg());
+    assertThat(steers.byMonthKg().stream().mapToDouble(k -> k).sum())
+        .isCloseTo(steers.bringsKg(), within(1e-6));
+    assertThat(steers.latest()).isBetween(on, on.plusDays(40));
+    assertThat(steers.saleMoney()).isPositive();
+    YearBalance before = ENGINE.simulate(shortOfHay().build());
+    int then = before.year().day(steers.latest());
+    assertThat(steers.storeKgThen()).isCloseTo(before.lotKg(0, then), within(1e-6));
     assertThat(steers.birthsAddKg()).as("the cows still calve").isPositive();
     assertThat(order.get(3).bareLeftKg()).as("nobody is left").isZero();
     // the rung is what the year without them says

@@ -167,6 +167,7 @@ class OpenApiConfig {
           Map.entry("FeedStep", Set.of("fromInclusive", "toExclusive", "portion", "roundDays")),
           Map.entry("Portion", Set.of("share", "kgPerHeadDay")),
           Map.entry("Closing", Set.of("grazeUntilExclusive")),
+          Map.entry("SellingOrder", Set.of("saleMoney")),
           Map.entry("LeverView", Set.of("cost")),
           Map.entry("PriceView", Set.of("low", "likely", "high")),
           Map.entry("BillLine", Set.of("priceId")),
