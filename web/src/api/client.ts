@@ -278,7 +278,17 @@ export function apiIn(looking: { season: string }) {
       never: number[],
       buyHay: boolean,
       sure: number | null,
-    ) => post<Mix>(ofGap(`/plans/${id}/mix`, at), { gap: at.gap, ways, must, never, buyHay, sure }),
+      hoursMost: number | null,
+    ) =>
+      post<Mix>(ofGap(`/plans/${id}/mix`, at), {
+        gap: at.gap,
+        ways,
+        must,
+        never,
+        buyHay,
+        sure,
+        hoursMost,
+      }),
     market: (id: string, month: string) =>
       get<HayOffer[]>(inSeason(`/plans/${id}/market?${query({ month })}`)),
     advice: (id: string) => get<Advice>(inSeason(`/plans/${id}/advice`)),

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Lever } from '../api/client';
+  import NumberField from '../form/NumberField.svelte';
   import { thePlan } from '../plan/context';
   import { monthName } from '../units/dates';
   import { amount } from '../units/units';
@@ -35,6 +36,23 @@
         ? 'once'
         : `${answer.repairs} times`}, as the ways bring less together than alone.{/if}
   </p>
+  <div class="work">
+    <p>
+      Its work takes about {Math.round(answer.hours)} hours over the year, hired or your own.
+      {#if answer.hourWorth >= 0.5}Another hour would make it {currency}
+        {money(answer.hourWorth)} cheaper.{/if}
+    </p>
+    <NumberField
+      label="Hours that there are"
+      quantity="plain"
+      optional
+      value={ways.hoursMost}
+      onchange={(v) => {
+        ways.hoursMost = v === null ? null : Math.max(0, v);
+        void ways.seekMix();
+      }}
+    />
+  </div>
   {#if answer.sureness}
     <p>
       Chosen for several simulated years at once: {closedIn(
@@ -139,7 +157,7 @@
     {#each answer.worth.filter((w) => w.perKg > 0.001 && w.perKg < 100) as w (w.from)}
       Another {open.system === 'IMPERIAL' ? 'ton' : 'tonne'} in {monthName(w.from.slice(0, 7))} is worth
       {currency}
-      {money(w.perKg * 1000 * ton.of)} at most.
+      {money(w.perKg * 1000 * ton.of)} at most.{' '}
     {/each}
     {#if unpriced.length}Left out, as no price is known: {unpriced.join(', ')}.{/if}
     Ways that use the same ground, lot or animals are taken once. What a sale brings is no gain here:
@@ -159,6 +177,13 @@
     align-items: center;
     gap: 1rem;
     border-bottom: 1px solid var(--line);
+  }
+  .work {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 9rem;
+    gap: 1rem;
+    align-items: end;
+    margin: 0.4rem 0;
   }
   summary {
     cursor: pointer;

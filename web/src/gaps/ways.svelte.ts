@@ -301,6 +301,8 @@ export class GapWays {
   must = $state.raw<string[]>([]);
   never = $state.raw<string[]>([]);
   mayBuy = $state(true);
+  /** Hours of work that there are for the mix; null where nobody said. */
+  hoursMost = $state<number | null>(null);
 
   /** Seeks the cheapest mix among what was found, and tries it. */
   async seekMix() {
@@ -319,6 +321,7 @@ export class GapWays {
         places(this.never),
         this.mayBuy,
         this.sure,
+        this.hoursMost,
       );
       if (this.gone) return;
       this.mix = { answer, among };

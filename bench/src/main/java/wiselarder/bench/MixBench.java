@@ -14,6 +14,7 @@ import wiselarder.core.closing.LeastCost;
 import wiselarder.core.closing.Lever;
 import wiselarder.core.closing.LeverOption;
 import wiselarder.core.closing.Trial;
+import wiselarder.core.closing.Wishes;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.gap.Gap;
@@ -64,8 +65,7 @@ public final class MixBench {
     final long listed = System.nanoTime();
     List<List<PlanEdit>> ways = new ArrayList<>();
     found.forEach(o -> ways.add(o.edits()));
-    LeastCost mix =
-        LeastCost.of(engine, plan, gap, ways, HAY, java.util.Set.of(), java.util.Set.of());
+    LeastCost mix = LeastCost.of(engine, plan, gap, ways, HAY, Wishes.NONE);
     final long mixed = System.nanoTime();
     LeastCost.Programme programme = LeastCost.programme(List.of(engine), plan, gap, ways, HAY);
     List<Engine> simulated =
@@ -74,8 +74,7 @@ public final class MixBench {
             .toList();
     LeastCost.Programme several = LeastCost.programme(simulated, plan, gap, ways, HAY);
     final long before = System.nanoTime();
-    LeastCost sure =
-        LeastCost.sure(engine, plan, gap, ways, HAY, java.util.Set.of(), java.util.Set.of(), SURE);
+    LeastCost sure = LeastCost.sure(engine, plan, gap, ways, HAY, Wishes.NONE, SURE);
     final long after = System.nanoTime();
     System.out.printf(
         Locale.ROOT,

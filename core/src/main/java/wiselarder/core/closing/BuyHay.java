@@ -27,7 +27,7 @@ public record BuyHay(Lot pattern, LocalDate date) implements Lever {
 
   @Override
   public List<Candidate> candidates(Trial trial) {
-    KnownLot known = trial.engine().records().lot(pattern);
+    KnownLot known = known(trial);
     double left = trial.gap().shortKg();
     int units = 0;
     for (int attempt = 0; attempt < MOST_TRIES; attempt++) {
@@ -67,6 +67,16 @@ public record BuyHay(Lot pattern, LocalDate date) implements Lever {
       }
     }
     return year.date(Math.max(0, still - COMES_AFTER_DAYS));
+  }
+
+  /** Hay as it is known. */
+  KnownLot known(Trial trial) {
+    return trial.engine().records().lot(pattern);
+  }
+
+  /** So many units of it, for those that go short. */
+  PlanEdit bought(Trial trial, int units) {
+    return buy(trial, known(trial), units);
   }
 
   private PlanEdit buy(Trial trial, KnownLot known, int units) {

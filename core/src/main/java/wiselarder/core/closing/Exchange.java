@@ -30,6 +30,9 @@ final class Exchange {
   /** Ways that are insisted on or forbidden. */
   private final boolean[] fixed;
 
+  private final double[] hours;
+  private final double hoursMost;
+
   private boolean[] taken;
 
   Exchange(Mix mix, Set<Integer> must, Set<Integer> never) {
@@ -49,6 +52,8 @@ final class Exchange {
     fixed = new boolean[ways];
     must.forEach(i -> fixed[i] = true);
     never.forEach(i -> fixed[i] = true);
+    hours = mix.ways().stream().mapToDouble(Mix.Way::hours).toArray();
+    hoursMost = mix.hours(must) + Mix.NO_TIME;
     apart = new boolean[ways][ways];
     for (int[] pair : mix.apart()) {
       boolean both = must.contains(pair[0]) && must.contains(pair[1]);
@@ -61,9 +66,9 @@ final class Exchange {
     taken = set;
     double best = objective(left(), costOfTaken());
     while (true) {
-      double now = change(0, 2, left(), costOfTaken(), conflicts(), best);
+      double now = change(0, 2, left(), costOfTaken(), conflicts(), hoursOfTaken(), best);
       if (now == best && set.length <= FEW_WAYS) {
-        now = change(0, 3, left(), costOfTaken(), conflicts(), best);
+        now = change(0, 3, left(), costOfTaken(), conflicts(), hoursOfTaken(), best);
       }
       if (now == best) {
         return;
@@ -74,7 +79,7 @@ final class Exchange {
 
   /** Changes up to so many ways from one on; what it costs then, or the best as it was. */
   private double change(
-      int from, int most, double[] left, double waysCost, int conflicts, double best) {
+      int from, int most, double[] left, double waysCost, int conflicts, double work, double best) {
     double[] then = new double[left.length];
     for (int i = from; i < taken.length; i++) {
       if (fixed[i]) {
@@ -87,12 +92,13 @@ final class Exchange {
       int others = conflicts + sign * conflicts(i);
       double costs = waysCost + sign * cost[i];
       taken[i] = !taken[i];
-      double now = others == 0 ? objective(then, costs) : best;
+      double works = work + sign * hours[i];
+      double now = others == 0 && works <= hoursMost ? objective(then, costs) : best;
       if (now < best - LEAST_GAIN) {
         return now;
       }
       if (most > 1) {
-        double deeper = change(i + 1, most - 1, then, costs, others, best);
+        double deeper = change(i + 1, most - 1, then, costs, others, works, best);
         if (deeper < best) {
           return deeper;
         }
@@ -114,6 +120,10 @@ final class Exchange {
 
   private double costOfTaken() {
     return IntStream.range(0, taken.length).filter(i -> taken[i]).mapToDouble(i -> cost[i]).sum();
+  }
+
+  private double hoursOfTaken() {
+    return IntStream.range(0, taken.length).filter(i -> taken[i]).mapToDouble(i -> hours[i]).sum();
   }
 
   private int conflicts(int way) {

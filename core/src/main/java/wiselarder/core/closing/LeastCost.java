@@ -27,10 +27,13 @@ import wiselarder.core.store.Lot;
  * @param hayCost the part of it that is hay
  * @param buyingAllCost what it costs where hay alone closes the gap; NaN where none can
  * @param gapKg what is bare as the plan stands
- * @param leftKg what stays bare; 0 where the engine agrees that it is closed
+ * @param leftKg what stays bare in it, or has become worse beside it; 0 where the engine agrees
+ *     that it is closed
  * @param repairs how many times it was chosen anew as the engine had brought less
  * @param worth what another kg is worth, month by month
  * @param enters ways that are not taken, the nearest to being so first
+ * @param hours of work that the ways take alone, hired or not: their jobs, feeding out and moving
+ * @param hourWorth what another hour is worth where hours are short; 0 else
  * @param unpriced ways whose cost is not known, which are left out
  * @param sureness in how many simulated years it closes the gap; null where one season was asked
  *     for
@@ -47,6 +50,8 @@ public record LeastCost(
     int repairs,
     List<Worth> worth,
     List<Enters> enters,
+    double hours,
+    double hourWorth,
     List<Integer> unpriced,
     Sureness sureness) {
 
@@ -73,17 +78,10 @@ public record LeastCost(
    *
    * @param ways edits of each, found on the plan as it stands
    * @param hay hay like this may be bought, or null for none
-   * @param must places of ways that are taken in any case; {@code never} of those that are not
    */
   public static LeastCost of(
-      Engine engine,
-      FarmPlan stated,
-      Gap gap,
-      List<List<PlanEdit>> ways,
-      Lot hay,
-      Set<Integer> must,
-      Set<Integer> never) {
-    return new MixSearch(List.of(engine), stated, gap, ways, hay, must, never).answer();
+      Engine engine, FarmPlan stated, Gap gap, List<List<PlanEdit>> ways, Lot hay, Wishes wishes) {
+    return new MixSearch(List.of(engine), stated, gap, ways, hay, wishes).answer();
   }
 
   /**
@@ -99,8 +97,7 @@ public record LeastCost(
       Gap gap,
       List<List<PlanEdit>> ways,
       Lot hay,
-      Set<Integer> must,
-      Set<Integer> never,
+      Wishes wishes,
       double share) {
     Sureness now = Sureness.of(engine, stated, gap, List.of());
     int wanted = now.wanted(share);
@@ -112,7 +109,7 @@ public record LeastCost(
     for (int added = 0; ; added++) {
       List<Engine> engines = hardest.stream().map(s -> engine.in(s).apart()).toList();
       Gap wide = gap.over(now.first(), now.last());
-      LeastCost found = new MixSearch(engines, stated, wide, ways, hay, must, never).answer();
+      LeastCost found = new MixSearch(engines, stated, wide, ways, hay, wishes).answer();
       Sureness then = Sureness.of(engine, stated, gap, found.edits);
       Optional<Sureness.Year> fails =
           then.years().stream()
@@ -138,6 +135,8 @@ public record LeastCost(
         repairs,
         worth,
         enters,
+        hours,
+        hourWorth,
         unpriced,
         simulated);
   }
@@ -155,7 +154,7 @@ public record LeastCost(
    */
   public static Programme programme(
       List<Engine> engines, FarmPlan stated, Gap gap, List<List<PlanEdit>> ways, Lot hay) {
-    Mix mix = new MixSearch(engines, stated, gap, ways, hay, Set.of(), Set.of()).programme();
+    Mix mix = new MixSearch(engines, stated, gap, ways, hay, Wishes.NONE).programme();
     return new Programme(mix.lp(), mix.solve(Set.of(), Set.of()).objective());
   }
 

@@ -23,14 +23,26 @@ import org.ojalgo.type.context.NumberContext;
  * @param ways what each costs and brings
  * @param apart pairs of ways of which at most one is taken
  * @param hayPerKg what a kg of dry matter that is eaten costs as hay; infinite where none is bought
+ * @param hoursMost hours of work that there are for the ways; infinite where nobody said
  */
-record Mix(double[] needKg, int years, List<Way> ways, List<int[]> apart, double hayPerKg) {
+record Mix(
+    double[] needKg,
+    int years,
+    List<Way> ways,
+    List<int[]> apart,
+    double hayPerKg,
+    double hoursMost) {
   /** The solver's own is so narrow that it calls one programme in forty infeasible that is not. */
   private static final NumberContext TOLERANCE = NumberContext.of(8, 6);
 
   /** One year. */
   Mix(double[] needKg, List<Way> ways, List<int[]> apart, double hayPerKg) {
     this(needKg, 1, ways, apart, hayPerKg);
+  }
+
+  /** With as many hands as it takes. */
+  Mix(double[] needKg, int years, List<Way> ways, List<int[]> apart, double hayPerKg) {
+    this(needKg, years, ways, apart, hayPerKg, Double.POSITIVE_INFINITY);
   }
 
   /** Where a need cannot be met it stays open at this price a kg, beyond any feed's. */
@@ -41,8 +53,13 @@ record Mix(double[] needKg, int years, List<Way> ways, List<int[]> apart, double
    *
    * @param cost what it costs in all
    * @param kg what it brings in each week; below zero where it takes
+   * @param hours of work that it takes
    */
-  record Way(double cost, double[] kg) {}
+  record Way(double cost, double[] kg, double hours) {
+    Way(double cost, double[] kg) {
+      this(cost, kg, 0);
+    }
+  }
 
   /**
    * What is cheapest.
@@ -98,6 +115,12 @@ record Mix(double[] needKg, int years, List<Way> ways, List<int[]> apart, double
         }
       }
     }
+    if (!Double.isInfinite(hoursMost)) {
+      Expression work = model.addExpression("hours").upper(SCALE * hours(must));
+      for (int i = 0; i < take.length; i++) {
+        work.set(take[i], SCALE * ways.get(i).hours);
+      }
+    }
     for (int[] pair : apart) {
       if (!(must.contains(pair[0]) && must.contains(pair[1]))) {
         Expression once = model.addExpression("apart" + pair[0] + "-" + pair[1]).upper(1);
@@ -105,10 +128,21 @@ record Mix(double[] needKg, int years, List<Way> ways, List<int[]> apart, double
       }
     }
     Optimisation.Result result = model.minimise();
-    if (!result.getState().isFeasible()) {
-      throw new IllegalStateException("a mix that may leave need open has no answer: " + result);
+    return answer(take, result.getState().isFeasible(), must, never);
+  }
+
+  /** Hours that there are; no fewer than what is insisted on takes. */
+  double hours(Set<Integer> must) {
+    return Math.max(
+        hoursMost, must.stream().mapToDouble(i -> Math.max(0, ways.get(i).hours)).sum());
+  }
+
+  private double hoursOf(boolean[] taken) {
+    double hours = 0;
+    for (int i = 0; i < taken.length; i++) {
+      hours += taken[i] ? ways.get(i).hours : 0;
     }
-    return answer(take, must, never);
+    return hours;
   }
 
   /** What is bought is no less than any year takes. */
@@ -121,12 +155,16 @@ record Mix(double[] needKg, int years, List<Way> ways, List<int[]> apart, double
     return enough;
   }
 
-  private Answer answer(Variable[] take, Set<Integer> must, Set<Integer> never) {
+  /**
+   * Polished from what the solver found. A mix that may leave need open always has an answer: where
+   * the solver finds none all the same, from what is insisted on.
+   */
+  private Answer answer(Variable[] take, boolean solved, Set<Integer> must, Set<Integer> never) {
     boolean[] found = new boolean[take.length];
     boolean[] least = new boolean[take.length];
     for (int i = 0; i < take.length; i++) {
-      found[i] = take[i].getValue().doubleValue() > HALF;
       least[i] = must.contains(i) && !never.contains(i);
+      found[i] = solved ? take[i].getValue().doubleValue() > HALF : least[i];
     }
     List<boolean[]> starts = new ArrayList<>(List.of(found, least));
     for (int i = 0; i < take.length && take.length <= Exchange.FEW_WAYS; i++) {
@@ -139,12 +177,19 @@ record Mix(double[] needKg, int years, List<Way> ways, List<int[]> apart, double
     Exchange exchange = new Exchange(this, must, never);
     starts.forEach(exchange::polish);
     return starts.stream()
+        .filter(s -> hoursOf(s) <= hours(must) + NO_TIME)
         .map(this::of)
         .min(Comparator.comparingDouble(Answer::objective))
         .orElseThrow();
   }
 
   private static final double HALF = 0.5;
+
+  /** Hours are few beside kilograms: in small numbers the solver loses its way. */
+  private static final double SCALE = 1000;
+
+  /** Hours below this are rounding. */
+  static final double NO_TIME = 1e-6;
 
   /** Nothing is missing in a week, and no way takes from it. */
   boolean isMet(int week) {
@@ -159,6 +204,7 @@ record Mix(double[] needKg, int years, List<Way> ways, List<int[]> apart, double
   private boolean allowed(boolean[] taken, Set<Integer> must, Set<Integer> never) {
     return must.stream().allMatch(i -> taken[i] || never.contains(i))
         && never.stream().noneMatch(i -> taken[i])
+        && hoursOf(taken) <= hours(must) + NO_TIME
         && apart.stream()
             .noneMatch(
                 p -> taken[p[0]] && taken[p[1]] && !(must.contains(p[0]) && must.contains(p[1])));
@@ -233,6 +279,13 @@ record Mix(double[] needKg, int years, List<Way> ways, List<int[]> apart, double
       }
       lp.append(String.format(Locale.ROOT, " >= %.9g%n", needKg[w]));
     }
+    if (!Double.isInfinite(hoursMost)) {
+      lp.append(" hours:");
+      for (int i = 0; i < ways.size(); i++) {
+        lp.append(term(ways.get(i).hours, "way" + i));
+      }
+      lp.append(String.format(Locale.ROOT, " <= %.9g%n", hoursMost));
+    }
     for (int[] pair : apart) {
       lp.append(" apart").append(pair[0]).append("_").append(pair[1]).append(":");
       lp.append(term(1, "way" + pair[0])).append(term(1, "way" + pair[1])).append(" <= 1\n");
@@ -254,6 +307,11 @@ record Mix(double[] needKg, int years, List<Way> ways, List<int[]> apart, double
     for (int w = 0; w < more.length; w++) {
       more[w] += moreKg[w];
     }
-    return new Mix(more, years, ways, apart, hayPerKg);
+    return new Mix(more, years, ways, apart, hayPerKg, hoursMost);
+  }
+
+  /** The same with so many hours more. */
+  Mix withMoreHours(double more) {
+    return new Mix(needKg, years, ways, apart, hayPerKg, hoursMost + more);
   }
 }

@@ -11,6 +11,7 @@ import java.util.stream.IntStream;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.cost.Bill;
+import wiselarder.core.cost.FeedCosts;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.gap.Gap;
@@ -38,7 +39,13 @@ final class MixSearch {
   private static final int BOUGHT_BEFORE_DAYS = 14;
 
   /** A year that is looked at. */
-  private record Look(Engine engine, YearBalance before, Trial trial) {}
+  private record Look(Engine engine, YearBalance before, Trial trial, double handledHours) {
+    static Look of(Engine engine, FarmPlan stated, Gap gap) {
+      YearBalance before = engine.simulate(stated);
+      double hours = FeedCosts.of(before, engine.catalogue()).hours();
+      return new Look(engine, before, new Trial(engine, stated, gap), hours);
+    }
+  }
 
   private final List<Look> looks;
   private final FarmPlan stated;
@@ -47,6 +54,7 @@ final class MixSearch {
   private final Lot pattern;
   private final Set<Integer> must;
   private final Set<Integer> never;
+  private final double hoursMost;
   private final int weeks;
 
   /** An engine for each year in which the same ways must do. */
@@ -56,18 +64,15 @@ final class MixSearch {
       Gap gap,
       List<List<PlanEdit>> ways,
       Lot hay,
-      Set<Integer> must,
-      Set<Integer> never) {
+      Wishes wishes) {
     this.stated = stated;
     this.gap = inAll(engines, stated, gap);
     this.ways = ways;
     this.pattern = Policies.sides(stated).contains(Policy.Side.SELL_EARLY) ? null : hay;
-    this.must = Set.copyOf(must);
-    this.never = new HashSet<>(never);
-    this.looks =
-        engines.stream()
-            .map(e -> new Look(e, e.simulate(stated), new Trial(e, stated, this.gap)))
-            .toList();
+    this.must = wishes.must();
+    this.never = new HashSet<>(wishes.never());
+    this.hoursMost = wishes.hoursMost();
+    this.looks = engines.stream().map(e -> Look.of(e, stated, this.gap)).toList();
     this.weeks = (stated.plan().year().days() + WEEK - 1) / WEEK;
   }
 
@@ -205,39 +210,60 @@ final class MixSearch {
         repairs,
         worth(mix, chosen),
         enters(mix, chosen),
+        chosen.taken().stream().mapToDouble(i -> measured.get(i).hours).sum(),
+        hourWorth(mix, chosen),
         unpriced,
         null);
   }
 
-  /** What is bare in the gap with some edits, in the year in which most is. */
+  /** What is to be made good with some edits, in the year in which most is. */
   private double leftKg(List<PlanEdit> edits) {
-    return looks.stream().mapToDouble(l -> l.trial.leftKg(edits)).max().orElse(0);
+    return looks.stream().mapToDouble(l -> leftKg(l, edits)).max().orElse(0);
+  }
+
+  /** What is bare in the gap, and beside it what has become worse. */
+  private double leftKg(Look look, List<PlanEdit> edits) {
+    YearBalance after = look.engine.tryOut(stated, edits);
+    double kg = 0;
+    for (int d = 0; d < after.days(); d++) {
+      double worse = Math.max(0, after.bareKg(d) - look.before.bareKg(d));
+      kg += inGap(d) ? after.bareKg(d) : worse;
+    }
+    return kg <= NOTHING_KG ? 0 : kg;
   }
 
   /** A way alone: what it costs on the mean of the years, and what it brings in each week. */
-  private record Measured(double cost, double[] kg) {}
+  private record Measured(double cost, double[] kg, double hours) {}
 
   private Measured measure(int way) {
     double[] kg = new double[weeks * looks.size()];
     double cost = 0;
+    double hours = 0;
     for (int y = 0; y < looks.size(); y++) {
       Look look = looks.get(y);
       YearBalance after;
       try {
         after = look.engine.tryOut(stated, ways.get(way));
       } catch (Refused refused) {
-        return new Measured(Double.NaN, new double[kg.length]);
+        return new Measured(Double.NaN, new double[kg.length], 0);
       }
       boolean dry = look.engine.season().kind() == Season.Kind.DRY;
       Bill bill = Bill.of(look.before, after, look.engine.catalogue(), dry);
       cost += bill.unpriced().isEmpty() ? LeastCost.costOf(bill) / looks.size() : Double.NaN;
+      hours += work(look, bill, after) / looks.size();
       for (int d = 0; d < look.before.days(); d++) {
         double less = look.before.bareKg(d) - after.bareKg(d);
         // beside the gap only what gets worse counts: it must be made good
         kg[y * weeks + d / WEEK] += inGap(d) ? less : Math.min(0, less);
       }
     }
-    return new Measured(cost, kg);
+    return new Measured(cost, kg, hours);
+  }
+
+  /** Hours of one person: jobs of the bill, and what feeding out and moving take more. */
+  private static double work(Look look, Bill bill, YearBalance after) {
+    double handled = FeedCosts.of(after, look.engine.catalogue()).hours();
+    return bill.hours() + handled - look.handledHours;
   }
 
   private boolean inGap(int day) {
@@ -263,9 +289,12 @@ final class MixSearch {
     return new Mix(
         need,
         looks.size(),
-        measured.stream().map(m -> new Mix.Way(Double.isNaN(m.cost) ? 0 : m.cost, m.kg)).toList(),
+        measured.stream()
+            .map(m -> new Mix.Way(Double.isNaN(m.cost) ? 0 : m.cost, m.kg, m.hours))
+            .toList(),
         apart,
-        hayPerKg);
+        hayPerKg,
+        hoursMost);
   }
 
   /** Ground, lots and animals that a way uses: two that share one are not taken together. */
@@ -332,32 +361,61 @@ final class MixSearch {
       return Optional.empty();
     }
     return looks.stream()
-        .max(Comparator.comparingDouble(l -> l.trial.leftKg(on)))
-        .filter(l -> l.trial.leftKg(on) > 0)
+        .max(Comparator.comparingDouble(l -> leftKg(l, on)))
+        .filter(l -> leftKg(l, on) > 0)
         .flatMap(l -> bought(l, on));
   }
 
+  /** The fewest units after which nothing is left to be made good; none where no amount does. */
   private Optional<Bought> bought(Look look, List<PlanEdit> on) {
     FarmPlan changed = look.engine.changed(stated, on);
-    PlanYear year = stated.plan().year();
-    LocalDate date = year.date(Math.max(0, gap.firstDay() - BOUGHT_BEFORE_DAYS));
+    LocalDate date =
+        stated.plan().year().date(Math.max(0, firstLeft(look, on) - BOUGHT_BEFORE_DAYS));
     BuyHay lever = new BuyHay(pattern, date);
-    Trial there = new Trial(look.engine, changed, left(look, changed));
-    return lever.candidates(there).stream()
-        .findFirst()
-        .map(c -> there.measure(lever, c))
-        .filter(o -> o.cost() != null && o.bringsKg() > 0)
-        .map(o -> new Bought(o.edits(), o.cost(), o.bringsKg()));
+    Trial there = new Trial(look.engine, changed, gap);
+    double unitKg = lever.known(there).kgDmPerUnit();
+    int few = 0;
+    int enough = 0;
+    double left = leftKg(look, on);
+    for (int attempt = 0; left > 0; attempt++) {
+      if (attempt == MOST_TRIES) {
+        return Optional.empty();
+      }
+      few = enough;
+      enough += Math.max(1, (int) Math.floor(left / unitKg));
+      left = leftKg(look, with(on, lever.bought(there, enough)));
+    }
+    while (enough - few > 1) {
+      int middle = (few + enough) / 2;
+      if (leftKg(look, with(on, lever.bought(there, middle))) > 0) {
+        few = middle;
+      } else {
+        enough = middle;
+      }
+    }
+    List<PlanEdit> hay = List.of(lever.bought(there, enough));
+    LeverOption measured = there.measure(lever, new Lever.Candidate(hay, date));
+    return measured.cost() == null || measured.bringsKg() <= 0
+        ? Optional.empty()
+        : Optional.of(new Bought(hay, measured.cost(), measured.bringsKg()));
   }
 
-  /** The gap as it is in a changed plan: the same days and groups, with what is left of it. */
-  private Gap left(Look look, FarmPlan changed) {
-    YearBalance b = look.engine.simulate(changed);
-    double kg = 0;
-    for (int d = gap.firstDay(); d <= gap.lastDay(); d++) {
-      kg += b.bareKg(d);
+  /** The first day on which something is to be made good; no later than the gap begins. */
+  private int firstLeft(Look look, List<PlanEdit> on) {
+    YearBalance after = look.engine.tryOut(stated, on);
+    int day = 0;
+    while (day < gap.firstDay() && after.bareKg(day) - look.before.bareKg(day) <= NOTHING_KG) {
+      day++;
     }
-    return gap.with(kg);
+    return day;
+  }
+
+  private static final int MOST_TRIES = 24;
+
+  private static List<PlanEdit> with(List<PlanEdit> edits, PlanEdit more) {
+    List<PlanEdit> all = new ArrayList<>(edits);
+    all.add(more);
+    return all;
   }
 
   private List<LeastCost.Worth> worth(Mix mix, Mix.Answer chosen) {
@@ -384,6 +442,17 @@ final class MixSearch {
     }
     return worth;
   }
+
+  /** What the mix is cheaper by for each hour, where there are some more. */
+  private double hourWorth(Mix mix, Mix.Answer chosen) {
+    if (Double.isInfinite(hoursMost)) {
+      return 0;
+    }
+    Mix.Answer easier = mix.withMoreHours(MORE_HOURS).solve(must, never);
+    return Math.max(0, chosen.objective() - easier.objective()) / MORE_HOURS;
+  }
+
+  private static final double MORE_HOURS = 10;
 
   private List<LeastCost.Enters> enters(Mix mix, Mix.Answer chosen) {
     return IntStream.range(0, ways.size())

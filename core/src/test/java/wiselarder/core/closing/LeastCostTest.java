@@ -48,7 +48,7 @@ class LeastCostTest {
   private static LeastCost solved(
       FarmPlan plan, List<LeverOption> found, Set<Integer> must, Set<Integer> never) {
     List<List<PlanEdit>> ways = found.stream().map(LeverOption::edits).toList();
-    return LeastCost.of(ENGINE, plan, gap(plan), ways, HAY, must, never);
+    return LeastCost.of(ENGINE, plan, gap(plan), ways, HAY, new Wishes(must, never));
   }
 
   /** What is said of it is what the engine says of its edits; it is no dearer than hay alone. */
@@ -64,7 +64,15 @@ class LeastCostTest {
       left += after.bareKg(d);
     }
     assertThat(mix.leftKg()).isZero();
-    assertThat(left).isCloseTo(0, within(1e-3));
+    assertThat(left).isCloseTo(0, within(1.0));
+    // no other day pays for it
+    YearBalance before = ENGINE.simulate(plan);
+    double worse = 0;
+    for (int d = 0; d < before.days(); d++) {
+      boolean inGap = d >= gap.firstDay() && d <= gap.lastDay();
+      worse += inGap ? 0 : Math.max(0, after.bareKg(d) - before.bareKg(d));
+    }
+    assertThat(worse).isLessThanOrEqualTo(1.0);
     assertThat(mix.cost()).isLessThanOrEqualTo(mix.buyingAllCost());
     assertThat(mix.gapKg()).isCloseTo(gap.shortKg(), within(1e-6));
     // grass that stands behind a gate costs nothing: it is always in it
@@ -89,6 +97,22 @@ class LeastCostTest {
     assertThat(insisted.taken()).contains(other);
   }
 
+  /** With fewer hands it is no cheaper, what is taken fits into them, and another is worth it. */
+  @Test
+  void withTheHandsThatThereAre() {
+    FarmPlan plan = plan();
+    List<LeverOption> found = found(plan);
+    List<List<PlanEdit>> ways = found.stream().map(LeverOption::edits).toList();
+    LeastCost free = solved(plan, found, Set.of(), Set.of());
+    LeastCost few =
+        LeastCost.of(ENGINE, plan, gap(plan), ways, HAY, new Wishes(Set.of(), Set.of(), 0));
+    assertThat(few.hours()).isLessThanOrEqualTo(1e-6);
+    assertThat(few.cost()).isGreaterThanOrEqualTo(free.cost() - 1e-6);
+    assertThat(free.hourWorth()).isZero();
+    assertThat(few.hourWorth()).isNotNegative();
+    assertThat(few.leftKg()).isZero();
+  }
+
   /** With nothing to choose from all of it is hay, and a kg more is worth what hay costs. */
   @Test
   void withoutWaysItIsHayAndAKiloIsWorthItsPrice() {
@@ -101,7 +125,7 @@ class LeastCostTest {
     for (LeastCost.Worth worth : mix.worth()) {
       assertThat(worth.perKg()).isBetween(0.11, 0.16);
     }
-    LeastCost none = LeastCost.of(ENGINE, plan, gap(plan), List.of(), null, Set.of(), Set.of());
+    LeastCost none = LeastCost.of(ENGINE, plan, gap(plan), List.of(), null, Wishes.NONE);
     assertThat(none.leftKg()).isCloseTo(gap(plan).shortKg(), within(1e-6));
     assertThat(none.buyingAllCost()).isNaN();
   }
@@ -135,7 +159,7 @@ class LeastCostTest {
     assertThat(now.noHarder(1)).isEqualTo(now.years().get(19));
     double cost = 0;
     for (double share : new double[] {0.5, 0.8, 1}) {
-      LeastCost mix = LeastCost.sure(ENGINE, plan, gap, List.of(), HAY, Set.of(), Set.of(), share);
+      LeastCost mix = LeastCost.sure(ENGINE, plan, gap, List.of(), HAY, Wishes.NONE, share);
       assertThat(mix.sureness().closedAfter()).isGreaterThanOrEqualTo(now.wanted(share));
       assertThat(mix.cost()).isGreaterThanOrEqualTo(cost);
       cost = mix.cost();

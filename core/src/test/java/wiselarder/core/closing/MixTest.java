@@ -54,6 +54,23 @@ class MixTest {
     assertThat(mix.solve(Set.of(1), Set.of()).cost()).isCloseTo(80, within(1e-6));
   }
 
+  /** Of two ways of which each alone is cheaper than hay, with hands for one: the better one. */
+  @Test
+  void moreThanTheHandsThatThereAreIsNotTaken() {
+    List<Mix.Way> ways =
+        List.of(
+            new Mix.Way(20, new double[] {100, 0}, 12), new Mix.Way(50, new double[] {0, 100}, 9));
+    Mix mix = new Mix(new double[] {100, 100}, 1, ways, List.of(), 1, 20);
+    Mix.Answer answer = mix.solve(Set.of(), Set.of());
+    assertThat(answer.taken()).containsExactly(0);
+    assertThat(answer.cost()).isCloseTo(120, within(1e-6));
+    assertThat(mix.withMoreHours(1).solve(Set.of(), Set.of()).cost()).isCloseTo(70, within(1e-6));
+    // what is insisted on is taken whatever it asks
+    Mix few = new Mix(new double[] {100, 100}, 1, ways, List.of(), 1, 3);
+    assertThat(few.solve(Set.of(), Set.of()).taken()).isEmpty();
+    assertThat(few.solve(Set.of(1), Set.of()).taken()).containsExactly(1);
+  }
+
   private static Mix random(long seed) {
     return random(seed, 1);
   }
@@ -72,13 +89,15 @@ class MixTest {
       for (int w = 0; w < weeks; w++) {
         kg[w] = random.nextInt(180) - 40;
       }
-      ways.add(new Mix.Way(random.nextInt(200), kg));
+      ways.add(new Mix.Way(random.nextInt(200), kg, random.nextInt(12) - 2));
     }
     List<int[]> apart = new ArrayList<>();
     if (count > 1 && random.nextBoolean()) {
       apart.add(new int[] {0, 1});
     }
-    return new Mix(need, years, ways, apart, random.nextBoolean() ? 1.5 : NONE);
+    double hayPerKg = random.nextBoolean() ? 1.5 : NONE;
+    double hoursMost = random.nextBoolean() ? NONE : random.nextInt(25);
+    return new Mix(need, years, ways, apart, hayPerKg, hoursMost);
   }
 
   /** The best of every set there is. */
@@ -91,6 +110,13 @@ class MixTest {
               && mix.apart().stream()
                   .noneMatch(p -> (taken >> p[0] & 1) == 1 && (taken >> p[1] & 1) == 1);
       if (!allowed) {
+        continue;
+      }
+      double hours = 0;
+      for (int i = 0; i < mix.ways().size(); i++) {
+        hours += (taken >> i & 1) == 1 ? mix.ways().get(i).hours() : 0;
+      }
+      if (hours > mix.hoursMost()) {
         continue;
       }
       double cost = 0;
@@ -148,7 +174,10 @@ class MixTest {
     double without = mix.solve(Set.of(), Set.of(mix.ways().size() - 1)).objective();
     assertThat(without).isGreaterThanOrEqualTo(cost - 1e-6);
     assertThat(without).isCloseTo(byTrying(mix, Set.of(mix.ways().size() - 1)), within(1e-3));
-    assertThat(mix.solve(Set.of(0), Set.of()).objective()).isGreaterThanOrEqualTo(cost - 1e-6);
+    // what is insisted on may ask for more hands than there are
+    if (mix.ways().get(0).hours() <= mix.hoursMost()) {
+      assertThat(mix.solve(Set.of(0), Set.of()).objective()).isGreaterThanOrEqualTo(cost - 1e-6);
+    }
   }
 
   @Test

@@ -29,6 +29,7 @@ import wiselarder.core.closing.PolicyEffect;
 import wiselarder.core.closing.Sureness;
 import wiselarder.core.closing.Trial;
 import wiselarder.core.closing.Waiting;
+import wiselarder.core.closing.Wishes;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.gap.Gap;
@@ -213,6 +214,7 @@ class ClosingController {
    * @param must places of those that are taken in any case
    * @param never places of those that are not
    * @param buyHay whether hay may be bought beside them
+   * @param hoursMost hours of work that there are for them; null where nobody said
    */
   record MixRequest(
       int gap,
@@ -220,8 +222,12 @@ class ClosingController {
       Set<Integer> must,
       Set<Integer> never,
       boolean buyHay,
-      Double sure) {
+      Double sure,
+      Double hoursMost) {
     MixRequest {
+      if (hoursMost != null) {
+        Check.range("mix.hoursMost", hoursMost, 0, MOST_HOURS);
+      }
       if (sure != null) {
         Check.range("mix.sure", sure, LEAST_SURE, 1);
       }
@@ -246,6 +252,8 @@ class ClosingController {
       int repairs,
       List<MixWorth> worth,
       List<MixEnters> enters,
+      double hours,
+      double hourWorth,
       List<Integer> unpriced,
       SurenessView sureness) {}
 
@@ -263,12 +271,15 @@ class ClosingController {
     FarmPlan stated = plan.content();
     Gap its = gap(engine, stated, request.gap, part);
     Lot hay = request.buyHay ? pattern(stated, null).orElseThrow() : null;
-    Set<Integer> must = places(request.must, request.ways);
-    Set<Integer> never = places(request.never, request.ways);
+    Wishes wishes =
+        new Wishes(
+            places(request.must, request.ways),
+            places(request.never, request.ways),
+            request.hoursMost == null ? Double.POSITIVE_INFINITY : request.hoursMost);
     return mix(
         request.sure == null
-            ? LeastCost.of(engine, stated, its, request.ways, hay, must, never)
-            : LeastCost.sure(engine, stated, its, request.ways, hay, must, never, request.sure));
+            ? LeastCost.of(engine, stated, its, request.ways, hay, wishes)
+            : LeastCost.sure(engine, stated, its, request.ways, hay, wishes, request.sure));
   }
 
   private static Set<Integer> places(Set<Integer> given, List<List<PlanEdit>> ways) {
@@ -395,11 +406,14 @@ class ClosingController {
         m.repairs(),
         m.worth().stream().map(w -> new MixWorth(w.from(), w.needKg(), w.perKg())).toList(),
         m.enters().stream().map(e -> new MixEnters(e.way(), e.cheaperBy())).toList(),
+        m.hours(),
+        m.hourWorth(),
         m.unpriced(),
         m.sureness() == null ? null : view(m.sureness()));
   }
 
   private static final double LEAST_SURE = 0.05;
+  private static final double MOST_HOURS = 10_000;
   private static final int MOST_WAYS = 20;
   private static final int MOST_MIXED = 80;
   private static final int MOST_EDITS = 200;

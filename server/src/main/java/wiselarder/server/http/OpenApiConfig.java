@@ -69,7 +69,7 @@ class OpenApiConfig {
           Map.entry("FieldUse", Set.of("likeGrownKgPerHa")),
           Map.entry("AdviceView", Set.of("carriesShare", "carriesInDryShare")),
           Map.entry("OfferView", Set.of("feedId")),
-          Map.entry("MixRequest", Set.of("sure")),
+          Map.entry("MixRequest", Set.of("sure", "hoursMost")),
           Map.entry("YearView", Set.of("shelves")),
           Map.entry("Shelves", Set.of("groupId", "block")),
           Map.entry("MarkView", Set.of("ofId")),
