@@ -18,6 +18,17 @@
   const currency = $derived(open.view!.farm.currency);
   const sum = (v: number) => (v < 0.5 ? 'nothing' : `${currency} ${money(v)}`);
   const ton = $derived(priceUnit('usd_per_t', open.system));
+  /** What another ton is worth, month by month. */
+  const worth = $derived(
+    answer.worth
+      .filter((w) => w.perKg > 0.001 && w.perKg < 100)
+      .map(
+        (w) =>
+          `Another ${open.system === 'IMPERIAL' ? 'ton' : 'tonne'} in ${monthName(w.from.slice(0, 7))} ` +
+          `is worth ${currency} ${money(w.perKg * 1000 * ton.of)} at most.`,
+      )
+      .join(' '),
+  );
   const next = $derived(answer.enters.slice(0, MOST_SHOWN));
   const left = $derived(mix.among.filter((l) => ways.never.includes(wayKey(l))));
   const unpriced = $derived(answer.unpriced.map((i) => title(mix.among[i])));
@@ -154,11 +165,7 @@
     </details>
   {/if}
   <p class="quiet fine">
-    {#each answer.worth.filter((w) => w.perKg > 0.001 && w.perKg < 100) as w (w.from)}
-      Another {open.system === 'IMPERIAL' ? 'ton' : 'tonne'} in {monthName(w.from.slice(0, 7))} is worth
-      {currency}
-      {money(w.perKg * 1000 * ton.of)} at most.{' '}
-    {/each}
+    {worth}
     {#if unpriced.length}Left out, as no price is known: {unpriced.join(', ')}.{/if}
     Ways that use the same ground, lot or animals are taken once. What a sale brings is no gain here:
     a tenth of the animals’ value counts as lost. A feeder counts with a year’s share.

@@ -21,7 +21,7 @@
 
 {#if found.length}
   <section aria-labelledby="needs" data-testid="needs">
-    <h2 id="needs">Where feed is enough and something else is not</h2>
+    <h2 id="needs">What else falls short</h2>
     {#each found as { kind, gaps } (kind)}
       <article class={['panel', kind === 'CONDITION' && 'risk']}>
         <h3>{GAP_KINDS[kind].name} <small>{GAP_KINDS[kind].meaning}</small></h3>

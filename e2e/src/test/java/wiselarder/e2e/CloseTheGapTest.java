@@ -188,6 +188,7 @@ class CloseTheGapTest {
     Locator mix = page.getByTestId("mix");
     assertThat(mix).containsText("It costs nothing; hay alone would cost USD");
     assertThat(mix).containsText("it closes the gap");
+    assertThat(mix).containsText("hours over the year");
     button("Without: Open Mill Bottom and").click();
     assertThat(mix).containsText("It costs USD");
     mix.getByText("What is not in it, and why").click();

@@ -1,10 +1,8 @@
 package wiselarder.server.closing;
 
 import java.time.LocalDate;
-import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.springdoc.core.annotations.ParameterObject;
@@ -16,16 +14,11 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import wiselarder.core.balance.YearBalance;
-import wiselarder.core.closing.Advice;
 import wiselarder.core.closing.BuyHay;
-import wiselarder.core.closing.CropChoice;
-import wiselarder.core.closing.Fitting;
 import wiselarder.core.closing.InFull;
 import wiselarder.core.closing.LeastCost;
 import wiselarder.core.closing.Lever;
 import wiselarder.core.closing.LeverOption;
-import wiselarder.core.closing.PolicyEffect;
 import wiselarder.core.closing.Sureness;
 import wiselarder.core.closing.Trial;
 import wiselarder.core.closing.Waiting;
@@ -34,15 +27,11 @@ import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.plan.FarmPlan;
-import wiselarder.core.plan.Policy;
 import wiselarder.core.quantity.Check;
-import wiselarder.core.quantity.CoreReason;
-import wiselarder.core.quantity.Refused;
 import wiselarder.core.store.Lot;
 import wiselarder.server.people.Person;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.StoredPlan;
-import wiselarder.server.problem.ServerReason;
 import wiselarder.server.weather.FarmWeather;
 
 /** Ways of closing a gap, tried on a plan as it stands. */
@@ -83,14 +72,14 @@ class ClosingController {
       @RequestParam(required = false) LocalDate buyDate,
       @RequestParam(required = false) LeverOption.Kind kind,
       @RequestParam(defaultValue = "normal") String season,
-      @ParameterObject Part part,
+      @ParameterObject AskedGap.Part part,
       @AuthenticationPrincipal Person person) {
     StoredPlan plan = plans.get(id, person);
     FarmPlan stated = plan.content();
     Engine engine = weather.engine(season, plan);
-    Gap chosen = gap(engine, stated, gap, part);
+    Gap chosen = AskedGap.of(engine, stated, gap, part);
     List<Lever> levers = new ArrayList<>(Lever.ofTheFarm());
-    pattern(stated, patternLotId)
+    AskedGap.pattern(stated, patternLotId)
         .map(lot -> new BuyHay(lot, buyDate == null ? stated.plan().year().start() : buyDate))
         .ifPresent(levers::add);
     levers.removeIf(l -> kind != null && l.kind() != kind);
@@ -112,7 +101,7 @@ class ClosingController {
       @PathVariable String id,
       @RequestBody WaysRequest request,
       @RequestParam(defaultValue = "normal") String season,
-      @ParameterObject Part part,
+      @ParameterObject AskedGap.Part part,
       @AuthenticationPrincipal Person person) {
     check(request.ways, 1, MOST_WAYS);
     StoredPlan plan = plans.get(id, person);
@@ -124,7 +113,12 @@ class ClosingController {
             .toList();
     FarmPlan stated = plan.content();
     return InFullView.of(
-        InFull.of(engine, elsewhere, stated, gap(engine, stated, request.gap, part), request.ways));
+        InFull.of(
+            engine,
+            elsewhere,
+            stated,
+            AskedGap.of(engine, stated, request.gap, part),
+            request.ways));
   }
 
   private static void check(List<List<PlanEdit>> ways, int least, int most) {
@@ -160,13 +154,14 @@ class ClosingController {
       @PathVariable String id,
       @RequestBody SurenessRequest request,
       @RequestParam(defaultValue = "normal") String season,
-      @ParameterObject Part part,
+      @ParameterObject AskedGap.Part part,
       @AuthenticationPrincipal Person person) {
     check(List.of(Check.present("edits", request.edits)), 1, 1, 0);
     StoredPlan plan = plans.get(id, person);
     Engine engine = weather.engine(season, plan);
     FarmPlan stated = plan.content();
-    return view(Sureness.of(engine, stated, gap(engine, stated, request.gap, part), request.edits));
+    return view(
+        Sureness.of(engine, stated, AskedGap.of(engine, stated, request.gap, part), request.edits));
   }
 
   private static SurenessView view(Sureness s) {
@@ -188,7 +183,7 @@ class ClosingController {
       @PathVariable String id,
       @RequestBody WaitingRequest request,
       @RequestParam(defaultValue = "normal") String season,
-      @ParameterObject Part part,
+      @ParameterObject AskedGap.Part part,
       @AuthenticationPrincipal Person person) {
     check(List.of(Check.present("edits", request.edits)), 1, 1);
     Check.present("days", request.days);
@@ -197,9 +192,9 @@ class ClosingController {
     StoredPlan plan = plans.get(id, person);
     Engine engine = weather.engine(season, plan);
     FarmPlan stated = plan.content();
-    Gap its = gap(engine, stated, request.gap, part);
+    Gap its = AskedGap.of(engine, stated, request.gap, part);
     return request.days.stream()
-        .map(d -> orNull(Waiting.bringsKg(engine, stated, its, request.edits, d)))
+        .map(d -> AskedGap.orNull(Waiting.bringsKg(engine, stated, its, request.edits, d)))
         .toList();
   }
 
@@ -263,14 +258,14 @@ class ClosingController {
       @PathVariable String id,
       @RequestBody MixRequest request,
       @RequestParam(defaultValue = "normal") String season,
-      @ParameterObject Part part,
+      @ParameterObject AskedGap.Part part,
       @AuthenticationPrincipal Person person) {
     check(request.ways, 0, MOST_MIXED);
     StoredPlan plan = plans.get(id, person);
     Engine engine = weather.engine(season, plan);
     FarmPlan stated = plan.content();
-    Gap its = gap(engine, stated, request.gap, part);
-    Lot hay = request.buyHay ? pattern(stated, null).orElseThrow() : null;
+    Gap its = AskedGap.of(engine, stated, request.gap, part);
+    Lot hay = request.buyHay ? AskedGap.pattern(stated, null).orElseThrow() : null;
     Wishes wishes =
         new Wishes(
             places(request.must, request.ways),
@@ -286,112 +281,6 @@ class ClosingController {
     Set<Integer> places = given == null ? Set.of() : given;
     places.forEach(p -> Check.range("ways", p, 0, ways.size() - 1));
     return places;
-  }
-
-  /**
-   * A crop for a gap; as {@link CropChoice}.
-   *
-   * @param nitrogenCostPerHa null where no price is known
-   * @param gainLowKg null with {@code gainHighKg} where nothing is said
-   * @param costPerHa null where a price is not known, or it does not fit
-   */
-  record CropView(
-      String forageId,
-      String purpose,
-      LocalDate bestFrom,
-      LocalDate bestTo,
-      LocalDate latest,
-      LocalDate firstUse,
-      double lowKgPerHa,
-      double likelyKgPerHa,
-      double highKgPerHa,
-      double lostAWeekLateKgPerHa,
-      double failShare,
-      Double gainLowKg,
-      Double gainHighKg,
-      Double costPerHa,
-      double nitrogenKgPerHa,
-      Double nitrogenCostPerHa,
-      List<CropChoice.Risk> risks,
-      List<Fitting.Reason> against,
-      List<PlanEdit> edits) {}
-
-  /** Crops that could be sown on a field for a gap, those that fit first. */
-  @GetMapping("/plans/{id}/crops")
-  List<CropView> crops(
-      @PathVariable String id,
-      @RequestParam int gap,
-      @RequestParam String fieldId,
-      @RequestParam(defaultValue = "GRAZE") CropChoice.Use use,
-      @RequestParam(defaultValue = "normal") String season,
-      @ParameterObject Part part,
-      @AuthenticationPrincipal Person person) {
-    StoredPlan plan = plans.get(id, person);
-    Engine engine = weather.engine(season, plan);
-    FarmPlan stated = plan.content();
-    int field = stated.farm().fields().indexOf(stated.field(fieldId));
-    return CropChoice.of(engine, stated, gap(engine, stated, gap, part), field, use).stream()
-        .map(ClosingController::crop)
-        .toList();
-  }
-
-  /** A crop sown on a day; as {@link CropChoice.SownOn}. */
-  record CropSownOn(
-      LocalDate sowOn,
-      double lowKgPerHa,
-      double likelyKgPerHa,
-      double highKgPerHa,
-      double failShare) {}
-
-  /** What a crop makes on a field by the day on which it is sown. */
-  @GetMapping("/plans/{id}/crops/dates")
-  List<CropSownOn> cropDates(
-      @PathVariable String id,
-      @RequestParam int gap,
-      @RequestParam String fieldId,
-      @RequestParam String forageId,
-      @RequestParam String purpose,
-      @RequestParam(defaultValue = "normal") String season,
-      @ParameterObject Part part,
-      @AuthenticationPrincipal Person person) {
-    StoredPlan plan = plans.get(id, person);
-    Engine engine = weather.engine(season, plan);
-    FarmPlan stated = plan.content();
-    int field = stated.farm().fields().indexOf(stated.field(fieldId));
-    Gap its = gap(engine, stated, gap, part);
-    return CropChoice.byDate(engine, stated, its, field, forageId, purpose).stream()
-        .map(
-            s ->
-                new CropSownOn(
-                    s.sowOn(), s.lowKgPerHa(), s.likelyKgPerHa(), s.highKgPerHa(), s.failShare()))
-        .toList();
-  }
-
-  private static CropView crop(CropChoice c) {
-    return new CropView(
-        c.forageId(),
-        c.purpose(),
-        c.bestFrom(),
-        c.bestTo(),
-        c.latest(),
-        c.firstUse(),
-        c.lowKgPerHa(),
-        c.likelyKgPerHa(),
-        c.highKgPerHa(),
-        c.lostAWeekLateKgPerHa(),
-        c.failShare(),
-        orNull(c.gainLowKg()),
-        orNull(c.gainHighKg()),
-        orNull(c.costPerHa()),
-        c.nitrogenKgPerHa(),
-        orNull(c.nitrogenCostPerHa()),
-        c.risks(),
-        c.against(),
-        c.edits());
-  }
-
-  private static Double orNull(double value) {
-    return Double.isNaN(value) ? null : value;
   }
 
   private static MixView mix(LeastCost m) {
@@ -417,157 +306,6 @@ class ClosingController {
   private static final int MOST_WAYS = 20;
   private static final int MOST_MIXED = 80;
   private static final int MOST_EDITS = 200;
-
-  /**
-   * A part of a gap.
-   *
-   * @param from first plan day of it, {@code to} the last; null for the gap's own
-   */
-  record Part(Integer from, Integer to) {}
-
-  private static Gap gap(Engine engine, FarmPlan stated, int gap, Part part) {
-    YearBalance year = engine.simulate(stated);
-    List<Gap> gaps = new ArrayList<>(engine.gaps(year));
-    gaps.addAll(engine.needs(year));
-    if (gap < 0 || gap >= gaps.size()) {
-      throw new Refused(ServerReason.NO_SUCH_GAP, "gap", gaps.size());
-    }
-    Gap whole = gaps.get(gap);
-    if (part.from == null && part.to == null) {
-      return whole;
-    }
-    int from = part.from == null ? whole.firstDay() : part.from;
-    int to = part.to == null ? whole.lastDay() : part.to;
-    Check.range("from", from, whole.firstDay(), whole.lastDay());
-    Check.range("to", to, from, whole.lastDay());
-    return Trial.part(year, whole, from, to);
-  }
-
-  /** What one side of a question does to the year; as {@link PolicyEffect}. */
-  record PolicyView(
-      Policy.Question question,
-      Policy.Side side,
-      String season,
-      double bareKg,
-      int bareDays,
-      double grazedKg,
-      double storedKg,
-      double standingKg,
-      Double cost) {}
-
-  /** What each side of the questions on which keepers differ does to this plan. */
-  @GetMapping("/plans/{id}/policies")
-  List<PolicyView> policies(
-      @PathVariable String id,
-      @RequestParam(defaultValue = "normal") String season,
-      @AuthenticationPrincipal Person person) {
-    StoredPlan plan = plans.get(id, person);
-    FarmPlan stated = plan.content();
-    return PolicyEffect.of(
-            weather.engine(season, plan),
-            weather.engine("dry", plan),
-            stated,
-            pattern(stated, null).orElseThrow())
-        .stream()
-        .map(
-            e ->
-                new PolicyView(
-                    e.question(),
-                    e.side(),
-                    e.season().key(),
-                    e.bareKg(),
-                    e.bareDays(),
-                    e.grazedKg(),
-                    e.storedKg(),
-                    e.standingKg(),
-                    e.cost()))
-        .toList();
-  }
-
-  /** Pasture in one month; as {@link Advice.Month}. */
-  record PastureMonth(
-      YearMonth month,
-      double grownKg,
-      double grazedKg,
-      double cutKg,
-      double lostKg,
-      double standsKg) {}
-
-  /** A cut of surplus; as {@link Advice.Cut}. */
-  record SurplusCut(
-      String fieldId, LocalDate date, double madeKg, Double cost, List<PlanEdit> edits) {}
-
-  /** What a field gives; as {@link Advice.FieldUse}. */
-  record FieldUse(
-      String fieldId,
-      double grownKgPerHa,
-      double grazedKgPerHa,
-      double cutKgPerHa,
-      double lostKgPerHa,
-      Double likeGrownKgPerHa) {}
-
-  /**
-   * What a year says beyond its gaps; as {@link Advice}.
-   *
-   * @param carriesShare of the herd; null where even a tenth of it goes short
-   */
-  record AdviceView(
-      List<PastureMonth> months,
-      List<SurplusCut> cuts,
-      Double carriesShare,
-      Double carriesInDryShare,
-      List<FieldUse> fields) {}
-
-  /** Surplus, what the plan would carry, and fields that lag. */
-  @GetMapping("/plans/{id}/advice")
-  AdviceView advice(
-      @PathVariable String id,
-      @RequestParam(defaultValue = "normal") String season,
-      @AuthenticationPrincipal Person person) {
-    StoredPlan plan = plans.get(id, person);
-    Advice a = Advice.of(weather.engine(season, plan), weather.engine("dry", plan), plan.content());
-    return new AdviceView(
-        a.months().stream()
-            .map(
-                m ->
-                    new PastureMonth(
-                        m.month(), m.grownKg(), m.grazedKg(), m.cutKg(), m.lostKg(), m.standsKg()))
-            .toList(),
-        a.cuts().stream()
-            .map(c -> new SurplusCut(c.fieldId(), c.date(), c.madeKg(), c.cost(), c.edits()))
-            .toList(),
-        orNull(a.carries().share()),
-        orNull(a.carriesInDry().share()),
-        a.fields().stream()
-            .map(
-                f ->
-                    new FieldUse(
-                        f.fieldId(),
-                        f.grownKgPerHa(),
-                        f.grazedKgPerHa(),
-                        f.cutKgPerHa(),
-                        f.lostKgPerHa(),
-                        orNull(f.likeGrownKgPerHa())))
-            .toList());
-  }
-
-  private static Optional<Lot> pattern(FarmPlan stated, String lotId) {
-    if (lotId == null) {
-      return Optional.of(stated.farm().lots().stream().findFirst().orElse(ROUND_BALE));
-    }
-    return Optional.of(
-        stated.allLots().stream()
-            .filter(l -> l.id().equals(lotId))
-            .findFirst()
-            .orElseThrow(() -> new Refused(CoreReason.UNKNOWN_ID, "patternLotId", lotId)));
-  }
-
-  /**
-   * Hay to think of where the store holds no lot to go by: a common round bale of dry grass hay.
-   */
-  private static final Lot ROUND_BALE =
-      new Lot(
-          "pattern", "Grass hay", "round bale", 0, 365, 0.87, "s_barn", "f_ring_open", null, "");
 
   private static LeverView lever(LeverOption o) {
     return new LeverView(
