@@ -25,8 +25,9 @@ const change = (more: object) => ({
 describe('ways', () => {
   it('are named by what they do', () => {
     expect(title('STOCKPILE', { putClosing: { fieldId: 'a' } })).toBe('Shut Church Field');
-    expect(title('BUY_HAY', { putPurchase: { lot: { units: 1, unitName: 'round bale' } } })).toBe(
-      'Buy 1 round bale',
+    const lot = { units: 1, unitName: 'round bale' };
+    expect(title('BUY_HAY', { putPurchase: { lot, date: '2028-02-06' } })).toBe(
+      'Buy 1 round bale, there 6 Feb',
     );
     expect(title('OPEN_STANDING', step(['a', 'b', 'c']))).toBe(
       'Open Church Field and 2 more from 20 Feb',

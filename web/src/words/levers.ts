@@ -325,8 +325,8 @@ export function leverTitle(
         : `More water at ${watered.name}`;
     }
     case 'BUY_HAY': {
-      const bought = has(lever, 'putPurchase').lot;
-      return `Buy ${bought.units.toLocaleString('en-US')} ${plural(bought.unitName, bought.units)}`;
+      const { lot: bought, date } = has(lever, 'putPurchase');
+      return `Buy ${bought.units.toLocaleString('en-US')} ${plural(bought.unitName, bought.units)}, there ${shortDate(date)}`;
     }
   }
 }

@@ -2,10 +2,15 @@ package wiselarder.core.closing;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.edit.PlanEdit;
+import wiselarder.core.engine.Engine;
+import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Items;
 import wiselarder.core.plan.Purchase;
+import wiselarder.core.plan.Season;
+import wiselarder.core.price.Price;
 import wiselarder.core.store.KnownLot;
 import wiselarder.core.store.Lot;
 
@@ -16,8 +21,48 @@ import wiselarder.core.store.Lot;
  *
  * @param pattern hay like this is bought
  * @param date the day on which it comes
+ * @param then true where it is that day or none, as when it is bought in its cheap months
  */
-public record BuyHay(Lot pattern, LocalDate date) implements Lever {
+public record BuyHay(Lot pattern, LocalDate date, boolean then) implements Lever {
+  /** Hay that may come later too. */
+  public BuyHay(Lot pattern, LocalDate date) {
+    this(pattern, date, false);
+  }
+
+  /** Cheaper by less than this it is not worth the wait in store. Assumption. */
+  private static final double WORTH_IT = 0.97;
+
+  /**
+   * The same hay in the month of the plan in which it costs least, where that is well below its
+   * price on a day and comes before it; none where a lot's own price says nothing of months.
+   *
+   * @param earliest no sooner than that
+   */
+  public static Optional<BuyHay> early(
+      Engine engine, FarmPlan stated, Lot pattern, LocalDate day, LocalDate earliest) {
+    String feed = pattern.origin().feedId() == null ? COMMON_HAY : pattern.origin().feedId();
+    Optional<Price> price = engine.catalogue().pricesOn(stated.farm()).of(feed);
+    if (pattern.costPerUnit() != null || price.isEmpty()) {
+      return Optional.empty();
+    }
+    boolean dry = engine.season().kind() == Season.Kind.DRY;
+    double best = WORTH_IT * price.get().in(day.getMonthValue(), dry);
+    LocalDate cheapest = null;
+    LocalDate start = stated.plan().year().start();
+    LocalDate first = start.isBefore(earliest) ? earliest : start;
+    for (LocalDate d = first; d.isBefore(day); d = d.plusMonths(1).withDayOfMonth(1)) {
+      double there = price.get().in(d.getMonthValue(), dry);
+      if (there < best) {
+        best = there;
+        cheapest = d;
+      }
+    }
+    return Optional.ofNullable(cheapest).map(d -> new BuyHay(pattern, d, true));
+  }
+
+  /** Hay of which nobody said what it is. */
+  private static final String COMMON_HAY = "hay_orchardgrass_early";
+
   private static final int MOST_TRIES = 24;
 
   @Override
@@ -55,6 +100,9 @@ public record BuyHay(Lot pattern, LocalDate date) implements Lever {
   /** So long before the last day on which it may come and still close the gap. */
   private LocalDate decideBy(Trial trial, KnownLot known, int units) {
     PlanYear year = trial.stated().plan().year();
+    if (then) {
+      return year.date(Math.max(0, year.day(date) - COMES_AFTER_DAYS));
+    }
     int still = year.day(date);
     int tooLate = trial.gap().lastDay() + 1;
     while (tooLate - still > 1) {

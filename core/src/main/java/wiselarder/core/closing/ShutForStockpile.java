@@ -41,9 +41,6 @@ public final class ShutForStockpile implements Lever {
   /** A later day that still brings so much of the best one will do. */
   private static final double NEARLY = 0.95;
 
-  /** The last day is sought to so many days; it may be early, never late. */
-  private static final int CLOSE_ENOUGH_DAYS = 3;
-
   /** A closing with what it brings, kg DM. */
   private record Tried(Closing closing, double kg) {}
 
@@ -89,7 +86,7 @@ public final class ShutForStockpile implements Lever {
     int still = 0;
     int tooLate =
         (int) best.closing.fromInclusive().until(best.closing.toExclusive(), ChronoUnit.DAYS);
-    while (tooLate - still > CLOSE_ENOUGH_DAYS) {
+    while (tooLate - still > 1) {
       int middle = (still + tooLate) / 2;
       Closing later = shutOn(trial, best.closing, middle);
       if (later != null && tried(trial, later).kg >= NEARLY * best.kg) {

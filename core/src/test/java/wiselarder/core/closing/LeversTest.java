@@ -62,6 +62,26 @@ class LeversTest {
     assertThat(ENGINE.tryOut(plan, List.of(oneLess)).totalBareKg()).isPositive();
   }
 
+  /** Hay is dearest in late winter: bought in its cheap months a bale costs less. */
+  @Test
+  void hayIsCheaperEarly() {
+    FarmPlan plan = farm();
+    Lot hay = new Lot("p", "Hay", "round bale", 0, 365, 0.87, "s_barn", "f_ring_open", null, "");
+    LocalDate there = plan.plan().year().date(gap(plan).firstDay() - 14);
+    BuyHay early = BuyHay.early(ENGINE, plan, hay, there, START).orElseThrow();
+    assertThat(early.date()).isBetween(START, there.minusDays(1));
+    LeverOption now = options(plan, early).get(0);
+    LeverOption later = options(plan, new BuyHay(hay, there)).get(0);
+    double each = now.cost() / bought(now.edits().get(0)).units();
+    double eachLater = later.cost() / bought(later.edits().get(0)).units();
+    assertThat(each).isLessThan(0.97 * eachLater);
+    assertThat(now.decideBy()).isBeforeOrEqualTo(early.date());
+    assertThat(now.bareDaysAfter()).isZero();
+    assertThat(BuyHay.early(ENGINE, plan, hay, there, there)).isEmpty();
+    // a price of one's own says nothing of months
+    assertThat(BuyHay.early(ENGINE, plan, Farms.bale("own", 0), there, START)).isEmpty();
+  }
+
   @Test
   void hayThatComesAfterTheGapBeganCannotCloseIt() {
     FarmPlan plan = farm();

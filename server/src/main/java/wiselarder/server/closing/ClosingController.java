@@ -1,5 +1,6 @@
 package wiselarder.server.closing;
 
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -40,6 +41,7 @@ import wiselarder.server.weather.FarmWeather;
 class ClosingController {
   private final Plans plans;
   private final FarmWeather weather;
+  private final Clock clock = Clock.systemUTC();
 
   ClosingController(Plans plans, FarmWeather weather) {
     this.plans = plans;
@@ -79,9 +81,10 @@ class ClosingController {
     Engine engine = weather.engine(season, plan);
     Gap chosen = AskedGap.of(engine, stated, gap, part);
     List<Lever> levers = new ArrayList<>(Lever.ofTheFarm());
-    AskedGap.pattern(stated, patternLotId)
-        .map(lot -> new BuyHay(lot, buyDate == null ? stated.plan().year().start() : buyDate))
-        .ifPresent(levers::add);
+    Lot hay = AskedGap.pattern(stated, patternLotId).orElseThrow();
+    LocalDate there = buyDate == null ? stated.plan().year().start() : buyDate;
+    levers.add(new BuyHay(hay, there));
+    BuyHay.early(engine, stated, hay, there, LocalDate.now(clock)).ifPresent(levers::add);
     levers.removeIf(l -> kind != null && l.kind() != kind);
     return new Trial(engine, stated, chosen)
         .options(levers).stream().map(ClosingController::lever).toList();
