@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { LEVER_KINDS, leverTitle, setName, waitingText } from './levers';
+import { LEVER_KINDS, leverTitle, setName, waitingText, kindsFor } from './levers';
 
 const FARM = {
   fields: [
@@ -25,8 +25,8 @@ const change = (more: object) => ({
 describe('ways', () => {
   it('are named by what they do', () => {
     expect(title('STOCKPILE', { putClosing: { fieldId: 'a' } })).toBe('Shut Church Field');
-    const lot = { units: 1, unitName: 'round bale' };
-    expect(title('BUY_HAY', { putPurchase: { lot, date: '2028-02-06' } })).toBe(
+    const bale = { units: 1, unitName: 'round bale' };
+    expect(title('BUY_HAY', { putPurchase: { lot: bale, date: '2028-02-06' } })).toBe(
       'Buy 1 round bale, there 6 Feb',
     );
     expect(title('OPEN_STANDING', step(['a', 'b', 'c']))).toBe(
@@ -91,6 +91,30 @@ describe('ways', () => {
     expect(title('CONCENTRATE', { putPurchase: { lot } }, step(['h']))).toBe(
       'Buy 3 tonne bags of soybean hulls',
     );
+    expect(
+      title(
+        'SUPPLEMENT',
+        { putPurchase: { lot: { ...lot, name: 'Maize (corn) grain, cracked' } } },
+        { putPurchase: { lot: { units: 1, unitName: 'bag', name: 'Soybean meal, high protein' } } },
+        step(['h']),
+      ),
+    ).toBe('Buy 3 tonne bags of maize grain and 1 bag of soybean meal');
+    expect(
+      title('BETTER_FEED', {
+        setFeeding: {
+          steps: [{ sourceIds: ['h'], portion: { bound: 'EXACTLY', share: 0.25 } }],
+        },
+      }),
+    ).toBe('Square hay for them: 25% of what they eat');
+    expect(
+      title('KEEP_OFF', {
+        putClosing: { fieldId: 'b', fromInclusive: '2027-07-01', toExclusive: '2027-08-01' },
+      }),
+    ).toBe('Keep off Saddle, 1 Jul to 31 Jul');
+    const watered = (water: string) => ({ putField: { name: 'Saddle', lie: { water } } });
+    expect(title('BRING_WATER', watered('HAULED'))).toBe('Bring water to Saddle');
+    expect(title('BRING_WATER', watered('TROUGH'))).toBe('More water at Saddle');
+    expect(title('SMALL_BREAKS', watered('TROUGH'))).toBe('Strips on Saddle');
     expect(title('NITROGEN', { putDressing: { fieldId: 'c', date: '2027-09-10' } })).toBe(
       'Nitrogen on Long Acre, 10 Sep',
     );
@@ -119,5 +143,12 @@ describe('waiting', () => {
     expect(waitingText(9000, 9000, 8950, say)).toContain('next to nothing');
     expect(waitingText(9000, 8000, null, say)).toContain('a month later it cannot be done');
     expect(waitingText(9000, null, null, say)).toBe('');
+  });
+
+  it('serve the kinds of gaps that they can', () => {
+    expect(kindsFor('STORE')).not.toContain('SUPPLEMENT');
+    expect(kindsFor('GRAZING')).not.toContain('BUY_HAY');
+    expect(kindsFor('PROTEIN')).toEqual(expect.arrayContaining(['BETTER_FEED', 'SUPPLEMENT']));
+    expect(kindsFor('WATER')).toEqual(['KEEP_OFF', 'SELL', 'SEND_AWAY', 'BRING_WATER']);
   });
 });
