@@ -211,15 +211,21 @@ class PlanApiTest {
     JsonNode whole = http.post(PLAN + "/trial", edits + "}").json();
     JsonNode fields = http.post(PLAN + "/trial", edits + ", \"parts\": [\"FIELDS\"]}").json();
     JsonNode groups = http.post(PLAN + "/trial", edits + ", \"parts\": [\"GROUPS\"]}").json();
+    JsonNode needs = http.post(PLAN + "/trial", edits + ", \"parts\": [\"NEEDS\"]}").json();
     JsonNode none = http.post(PLAN + "/trial", edits + ", \"parts\": []}").json();
     assertThat(whole.get("fields")).hasSize(14);
     for (String member : whole.propertyNames()) {
       boolean ofFields = member.equals("fields");
       boolean ofGroups = member.equals("groups") || member.equals("water");
-      for (JsonNode part : List.of(fields, groups, none)) {
-        if (part == fields && !ofGroups || part == groups && !ofFields) {
+      boolean ofNeeds = member.equals("needs");
+      for (JsonNode part : List.of(fields, groups, needs, none)) {
+        boolean asked =
+            (!ofFields || part == fields)
+                && (!ofGroups || part == groups)
+                && (!ofNeeds || part == needs);
+        if (asked) {
           assertThat(part.get(member)).as(member).isEqualTo(whole.get(member));
-        } else if (ofFields || ofGroups) {
+        } else {
           assertThat(part.get(member)).as(member).isEmpty();
         }
       }
