@@ -32,6 +32,8 @@
   const missing = $derived(unpricedText(full, prices, farm.currency));
   const assumed = $derived(lines.filter((l) => !l.own).length);
   const bulk = $derived(isBulk(ways.kind));
+  /** All that is to be paid for has no price: that is not free. */
+  const unknown = $derived(full.unpriced.length > 0 && Math.abs(full.cost) < 0.5);
   const closed = $derived(full.gapKgAfter <= (bulk ? 1 : 0.01 * full.gapKgBefore));
   const gist = $derived.by(() => {
     if (closed) return bulk ? 'Closes the gap.' : 'Nothing lacks on these days then.';
@@ -94,11 +96,10 @@
 <div data-testid="in-full">
   <p class="gist">
     {gist}
-    <strong>{sentence(costText(full.cost, farm.currency))}</strong>{each
-      ? `: ${each} brought${aHead}`
-      : bulk
-        ? ''
-        : aHead}{full.unpriced.length ? ', and what has no price' : ''}.
+    <strong>{unknown ? 'No price is known' : sentence(costText(full.cost, farm.currency))}</strong
+    >{each ? `: ${each} brought${aHead}` : bulk ? '' : aHead}{full.unpriced.length && !unknown
+      ? ', and what has no price'
+      : ''}.
   </p>
   {#if inGap}<p>{inGap}</p>{/if}
   {#if bulk && partsText(full, open.system)}<p>{partsText(full, open.system)}</p>{/if}

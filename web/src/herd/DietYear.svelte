@@ -177,6 +177,9 @@
 {/if}
 
 <style>
+  a {
+    text-decoration: underline;
+  }
   .welfare {
     font-size: 1.3rem;
     font-weight: 700;

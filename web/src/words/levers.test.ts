@@ -149,6 +149,6 @@ describe('waiting', () => {
     expect(kindsFor('STORE')).not.toContain('SUPPLEMENT');
     expect(kindsFor('GRAZING')).not.toContain('BUY_HAY');
     expect(kindsFor('PROTEIN')).toEqual(expect.arrayContaining(['BETTER_FEED', 'SUPPLEMENT']));
-    expect(kindsFor('WATER')).toEqual(['KEEP_OFF', 'SELL', 'SEND_AWAY', 'BRING_WATER']);
+    expect(kindsFor('WATER')).toEqual(['KEEP_OFF', 'SEND_AWAY', 'BRING_WATER']);
   });
 });

@@ -199,7 +199,7 @@ const SERVES: Record<Gap['kind'], (kind: Kind) => boolean> = {
   ENERGY: (k) => FEEDS_BETTER.includes(k),
   PROTEIN: (k) => FEEDS_BETTER.includes(k),
   CONDITION: (k) => [...FEEDS_BETTER, 'LESS_WASTE', 'SELL', 'SEND_AWAY'].includes(k),
-  WATER: (k) => ['KEEP_OFF', 'BRING_WATER', 'SELL', 'SEND_AWAY'].includes(k),
+  WATER: (k) => ['KEEP_OFF', 'BRING_WATER', 'SEND_AWAY'].includes(k),
 };
 
 /** Kinds of ways that can serve a kind of gap. */

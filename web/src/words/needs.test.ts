@@ -7,7 +7,7 @@ describe('kinds of gaps', () => {
     expect(counted('PROTEIN', 100, 'METRIC')).toBe('100 kg of protein');
     expect(counted('PROTEIN', 100, 'IMPERIAL')).toBe('220 lb of protein');
     expect(counted('ENERGY', 80, 'METRIC')).toBe('80 kg of TDN');
-    expect(counted('WATER', 12500, 'METRIC')).toBe('12.5 m3');
+    expect(counted('WATER', 12500, 'METRIC')).toBe('12,500 L');
   });
 
   it('know where dry matter is what counts', () => {

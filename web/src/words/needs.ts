@@ -68,7 +68,7 @@ export function counted(kind: Kind, kg: number, system: System): string {
     case 'PROTEIN':
       return `${amount(kg, 'mass', system)} of protein`;
     case 'WATER':
-      return amount(kg / 1000, 'volume', system);
+      return amount(kg, 'litres', system);
     case 'CONDITION':
       return '';
   }

@@ -84,7 +84,7 @@ public record LeverOption(
         case ENERGY, PROTEIN -> FEEDS_BETTER.contains(this);
         case CONDITION ->
             FEEDS_BETTER.contains(this) || this == LESS_WASTE || this == SELL || this == SEND_AWAY;
-        case WATER -> this == KEEP_OFF || this == BRING_WATER || this == SELL || this == SEND_AWAY;
+        case WATER -> this == KEEP_OFF || this == BRING_WATER || this == SEND_AWAY;
       };
     }
 

@@ -16,7 +16,7 @@ import wiselarder.core.herd.Energy;
  * litres. What one group has over helps no other.
  */
 public final class Missing {
-  /** Less than this share of the need of energy or protein and it is a gap. */
+  /** Less than this share of the need of energy, protein or water and it is a gap. */
   static final double POOR_SHARE = 0.9;
 
   private final Gap.Kind kind;
@@ -124,7 +124,7 @@ public final class Missing {
     for (int g = 0; g < kg.length; g++) {
       for (int d = 0; d < balance.days(); d++) {
         kg[g][d] = water.lackingL(g, d);
-        poor[g][d] = kg[g][d] > GapFinder.SHORT_SHARE * water.drunkL(g, d);
+        poor[g][d] = kg[g][d] > (1 - POOR_SHARE) * water.drunkL(g, d);
       }
     }
   }

@@ -108,7 +108,9 @@ class NeedWaysTest {
     farms.groups.add(Farms.dams("cows", "beef/cow", 20, 600, MonthDay.of(2, 1), 0.9));
     FarmPlan plan = farms.build();
     Gap risk = gap(plan, Gap.Kind.CONDITION);
-    for (LeverOption o : options(plan, Gap.Kind.CONDITION, new Supplemented())) {
+    List<LeverOption> offered = options(plan, Gap.Kind.CONDITION, new Supplemented());
+    assertThat(offered).isNotEmpty();
+    for (LeverOption o : offered) {
       double loose = 0;
       double fodder = 0;
       for (PlanEdit edit : o.edits()) {
