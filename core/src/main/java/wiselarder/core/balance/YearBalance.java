@@ -47,6 +47,11 @@ public final class YearBalance {
     return new YearBalance(YearSimulator.runFrom(plan, like.book, sameUntil));
   }
 
+  /** As {@link #from} and {@link #farmOnly} at once. */
+  public static YearBalance farmOnlyFrom(ResolvedPlan plan, YearBalance like, int sameUntil) {
+    return new YearBalance(YearSimulator.runLeanFrom(plan, like.book, sameUntil));
+  }
+
   public ResolvedPlan resolved() {
     return resolved;
   }

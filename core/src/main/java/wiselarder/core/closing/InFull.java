@@ -124,7 +124,7 @@ public record InFull(
     return new InSeason(
         engine.season(),
         Missing.of(engine.simulate(stated), counted).allKg(),
-        Missing.of(engine.tryOut(stated, edits), counted).allKg());
+        Trial.missing(engine, stated, counted, edits).allKg());
   }
 
   private static List<Double> parts(
@@ -133,7 +133,7 @@ public record InFull(
       return List.of();
     }
     return ways.stream()
-        .map(w -> before.allKg() - Missing.of(engine.tryOut(stated, w), kind).allKg())
+        .map(w -> before.allKg() - Trial.missing(engine, stated, kind, w).allKg())
         .toList();
   }
 

@@ -163,7 +163,7 @@ final class MixSearch {
       try {
         List<List<PlanEdit>> taken = answer.taken().stream().map(ways::get).toList();
         List<PlanEdit> edits = Together.of(stated, taken);
-        looks.get(0).engine.tryOut(stated, edits);
+        looks.get(0).engine.tryFarmOnly(stated, edits);
         return new Choice(answer, edits);
       } catch (Refused refused) {
         int dearest =
@@ -223,7 +223,7 @@ final class MixSearch {
 
   /** What is bare in the gap, and beside it what has become worse. */
   private double leftKg(Look look, List<PlanEdit> edits) {
-    YearBalance after = look.engine.tryOut(stated, edits);
+    YearBalance after = look.engine.tryFarmOnly(stated, edits);
     double kg = 0;
     for (int d = 0; d < after.days(); d++) {
       double worse = Math.max(0, after.bareKg(d) - look.before.bareKg(d));
@@ -340,7 +340,7 @@ final class MixSearch {
     double[] missing = new double[weeks * looks.size()];
     for (int y = 0; y < looks.size(); y++) {
       YearBalance was = looks.get(y).before;
-      YearBalance after = looks.get(y).engine.tryOut(stated, chosen.edits);
+      YearBalance after = looks.get(y).engine.tryFarmOnly(stated, chosen.edits);
       for (int d = 0; d < was.days(); d++) {
         double worse = Math.max(0, after.bareKg(d) - was.bareKg(d));
         missing[y * weeks + d / WEEK] += inGap(d) ? after.bareKg(d) : worse;
@@ -402,7 +402,7 @@ final class MixSearch {
 
   /** The first day on which something is to be made good; no later than the gap begins. */
   private int firstLeft(Look look, List<PlanEdit> on) {
-    YearBalance after = look.engine.tryOut(stated, on);
+    YearBalance after = look.engine.tryFarmOnly(stated, on);
     int day = 0;
     while (day < gap.firstDay() && after.bareKg(day) - look.before.bareKg(day) <= NOTHING_KG) {
       day++;

@@ -55,7 +55,7 @@ public record Sureness(int first, int last, double dayKg, List<Year> years) {
     Season season = Season.simulated(seed);
     Engine there = engine.in(season).apart();
     double before = bareKg(there.simulate(stated), first, last);
-    double after = edits.isEmpty() ? before : bareKg(there.tryOut(stated, edits), first, last);
+    double after = edits.isEmpty() ? before : bareKg(there.tryFarmOnly(stated, edits), first, last);
     return new Year(season, before, after);
   }
 

@@ -269,14 +269,24 @@ public final class Trial {
    * from somebody or some day else.
    */
   double bringsKg(List<PlanEdit> edits) {
-    Missing left = missing(year(edits));
+    Missing left = left(edits);
     double inYear = missingKg - left.allKg();
     return gap.kind().isBulk() ? inYear : Math.min(inYear, inGapKg - leftKg(left));
   }
 
   /** What stays missing within the gap with some edits made, kg; 0 where they close it. */
   double leftKg(List<PlanEdit> edits) {
-    return leftKg(missing(year(edits)));
+    return leftKg(left(edits));
+  }
+
+  private Missing left(List<PlanEdit> edits) {
+    return missing(engine, stated, gap.kind(), edits);
+  }
+
+  /** What is missing with some edits made; for bulk the farm as a whole will do. */
+  static Missing missing(Engine engine, FarmPlan stated, Gap.Kind kind, List<PlanEdit> edits) {
+    return Missing.of(
+        kind.isBulk() ? engine.tryFarmOnly(stated, edits) : engine.tryOut(stated, edits), kind);
   }
 
   private double leftKg(Missing after) {

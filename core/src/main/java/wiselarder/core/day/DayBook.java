@@ -96,12 +96,16 @@ public final class DayBook {
   /** All that was left at the end of the plan, kg DM. */
   public double closingKg;
 
+  /** Whether {@link #states} are kept; where lean they are for lean runs only. */
+  boolean keepsStates;
+
   /** States from which a run can start, by day; see {@link YearSimulator}. */
   public final NavigableMap<Integer, FarmState> states = new TreeMap<>();
 
   DayBook(ResolvedPlan resolved, boolean lean) {
     this.resolved = resolved;
     this.lean = lean;
+    keepsStates = !lean;
     days = resolved.days;
     int rows = lean ? 1 : days;
     fieldCount = resolved.fields.length;
@@ -141,15 +145,11 @@ public final class DayBook {
     lotEaten = new double[lotCount * days];
   }
 
-  /** Takes over what another simulation gave on the days before one. */
+  /** Takes over what another simulation, that kept no less, gave on the days before one. */
   void takeOver(DayBook of, int before) {
     for (int g = 0; g < groupCount; g++) {
       head(of.need, need, g, before, 1);
       head(of.bare, bare, g, before, 1);
-      head(of.grazedKg, grazedKg, g, before, QualityTable.Values.COUNT);
-      head(of.storedKg, storedKg, g, before, QualityTable.Values.COUNT);
-      head(of.feedWaterL, feedWaterL, g, before, 1);
-      System.arraycopy(of.onField, g * days, onField, g * days, before);
     }
     for (int i = 0; i < Shelf.values().length * groupCount; i++) {
       head(of.eaten, eaten, i, before, 1);
@@ -157,6 +157,16 @@ public final class DayBook {
     for (int s = 0; s < sowings.length; s++) {
       head(of.sownCover, sownCover, s, before, 1);
     }
+    System.arraycopy(of.standingKg, 0, standingKg, 0, before);
+    takeOverLots(of, before);
+    states.putAll(of.states.headMap(before, true));
+    if (!lean) {
+      takeOverFields(of, before);
+      takeOverFeed(of, before);
+    }
+  }
+
+  private void takeOverFields(DayBook of, int before) {
     double[][] ofFields = of.rowsOfFields();
     double[][] fields = rowsOfFields();
     for (int i = 0; i < fields.length; i++) {
@@ -167,9 +177,16 @@ public final class DayBook {
       System.arraycopy(of.mown[f], 0, mown[f], 0, before * STANDING);
       System.arraycopy(of.mownKg[f], 0, mownKg[f], 0, before);
     }
-    System.arraycopy(of.standingKg, 0, standingKg, 0, before);
-    takeOverLots(of, before);
-    states.putAll(of.states.headMap(before, true));
+  }
+
+  private void takeOverFeed(DayBook of, int before) {
+    for (int g = 0; g < groupCount; g++) {
+      head(of.grazedKg, grazedKg, g, before, QualityTable.Values.COUNT);
+      head(of.storedKg, storedKg, g, before, QualityTable.Values.COUNT);
+      head(of.feedWaterL, feedWaterL, g, before, 1);
+      System.arraycopy(of.onField, g * days, onField, g * days, before);
+    }
+    System.arraycopy(of.groupLotDay, 0, groupLotDay, 0, before * groupCount * lotCount);
   }
 
   /** What is kept of all fields day by day, a day's fields beside each other. */
@@ -196,7 +213,6 @@ public final class DayBook {
   }
 
   private void takeOverLots(DayBook of, int before) {
-    System.arraycopy(of.groupLotDay, 0, groupLotDay, 0, before * groupCount * lotCount);
     System.arraycopy(of.lotKg, 0, lotKg, 0, before * lotCount);
     System.arraycopy(of.lotUnits, 0, lotUnits, 0, before * lotCount);
     System.arraycopy(of.lotOpened, 0, lotOpened, 0, before * lotCount);

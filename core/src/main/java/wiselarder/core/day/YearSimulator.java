@@ -63,7 +63,11 @@ public final class YearSimulator {
 
   /** Simulates the whole plan. */
   public static DayBook run(ResolvedPlan plan) {
-    return new YearSimulator(plan, new DayBook(plan, false), new FarmState(plan)).run(0);
+    return run(plan, new DayBook(plan, false));
+  }
+
+  private static DayBook run(ResolvedPlan plan, DayBook out) {
+    return new YearSimulator(plan, out, new FarmState(plan)).run(0);
   }
 
   /**
@@ -71,7 +75,7 @@ public final class YearSimulator {
    * days to the last kilogram, but what single fields did and what feed was worth is not kept.
    */
   public static DayBook runLean(ResolvedPlan plan) {
-    return new YearSimulator(plan, new DayBook(plan, true), new FarmState(plan)).run(0);
+    return run(plan, new DayBook(plan, true));
   }
 
   /**
@@ -83,11 +87,26 @@ public final class YearSimulator {
    *     ResolvedPlan#sameUntil}
    */
   public static DayBook runFrom(ResolvedPlan plan, DayBook like, int sameUntil) {
+    return runFrom(plan, like, sameUntil, new DayBook(plan, false));
+  }
+
+  /**
+   * As {@link #runFrom}, of what the farm as a whole comes to; see {@link #runLean}. The other
+   * simulation may be such a one itself.
+   */
+  public static DayBook runLeanFrom(ResolvedPlan plan, DayBook like, int sameUntil) {
+    DayBook out = new DayBook(plan, true);
+    out.keepsStates = true;
+    // states of a run that did not follow feed value are of no use to one that must
+    boolean knowsEnough = !like.lean || like.resolved.followsWorth || !plan.followsWorth;
+    return !knowsEnough ? run(plan, out) : runFrom(plan, like, sameUntil, out);
+  }
+
+  private static DayBook runFrom(ResolvedPlan plan, DayBook like, int sameUntil, DayBook out) {
     Map.Entry<Integer, FarmState> kept = like.states.floorEntry(sameUntil);
     if (kept == null) {
-      return run(plan);
+      return run(plan, out);
     }
-    DayBook out = new DayBook(plan, false);
     out.takeOver(like, kept.getKey());
     return new YearSimulator(plan, out, kept.getValue().copy()).run(kept.getKey());
   }
@@ -95,7 +114,7 @@ public final class YearSimulator {
   private DayBook run(int from) {
     out.totals = totals;
     for (int day = from; day < plan.days; day++) {
-      if (!out.lean && day > from && day % KEPT_EACH_DAYS == 0) {
+      if (out.keepsStates && day > from && day % KEPT_EACH_DAYS == 0) {
         out.states.put(day, state.copy());
       }
       stores.morning(day);

@@ -140,6 +140,27 @@ public final class Engine {
     return made.balance();
   }
 
+  /**
+   * As {@link #tryOut}, for what groups and lots come to: single fields and the worth of feed are
+   * not kept, the days are the same to the last kilogram. For those that try many.
+   */
+  public YearBalance tryFarmOnly(FarmPlan stated, List<PlanEdit> edits) {
+    FarmPlan changed = changed(stated, edits);
+    if (years == null || !season.isThere(stated, records.weather())) {
+      return simulate(changed);
+    }
+    Years.Kept like = year(stated);
+    Years.Key key = key(changed);
+    YearBalance there = years.farmOnly(key);
+    if (there == null) {
+      ResolvedPlan inSeason = inSeason(resolve(changed, like.normal()), like);
+      YearBalance nearest = nearest(inSeason, like.balance(), years.farmOnlyLast(records, season));
+      there = YearBalance.farmOnlyFrom(inSeason, nearest, inSeason.sameUntil(nearest.resolved()));
+      years.farmOnly(key, there);
+    }
+    return there;
+  }
+
   private Years.Key key(FarmPlan stated) {
     return new Years.Key(stated, records, season);
   }
@@ -162,14 +183,21 @@ public final class Engine {
   private Years.Kept tried(FarmPlan changed, Years.Kept like) {
     ResolvedPlan normal = resolve(changed, like.normal());
     ResolvedPlan inSeason = inSeason(normal, like);
-    YearBalance nearest = like.balance();
+    YearBalance nearest = nearest(inSeason, like.balance(), years.triedLast(records, season));
     int same = inSeason.sameUntil(nearest.resolved());
-    Years.Kept last = years.triedLast(records, season);
-    if (last != null && inSeason.sameUntil(last.balance().resolved()) > same) {
-      nearest = last.balance();
-      same = inSeason.sameUntil(nearest.resolved());
-    }
     return new Years.Kept(normal, inSeason, YearBalance.from(inSeason, nearest, same));
+  }
+
+  /** The year that goes the same way longest: one, where none of the others goes longer. */
+  private static YearBalance nearest(ResolvedPlan plan, YearBalance one, List<YearBalance> others) {
+    YearBalance nearest = one;
+    int same = plan.sameUntil(one.resolved());
+    for (YearBalance other : others) {
+      int longer = plan.sameUntil(other.resolved());
+      nearest = longer > same ? other : nearest;
+      same = Math.max(same, longer);
+    }
+    return nearest;
   }
 
   private ResolvedPlan inSeason(ResolvedPlan normal, Years.Kept like) {

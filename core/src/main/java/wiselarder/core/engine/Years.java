@@ -21,6 +21,8 @@ final class Years {
   /** Of years that were only tried out the last one is kept: it is what is saved next. */
   private static final int MOST_TRIED = 1;
 
+  private static final int MOST_FARM_ONLY = 6;
+
   /** What a year follows from; every part is a value. */
   record Key(FarmPlan stated, FarmRecords records, Season season) {}
 
@@ -34,6 +36,9 @@ final class Years {
 
   private final Map<Key, Kept> kept = most(MOST_KEPT);
   private final Map<Key, Kept> tried = most(MOST_TRIED);
+
+  /** Of years that were reckoned for the farm as a whole; several levers are tried at once. */
+  private final Map<Key, YearBalance> farmOnly = most(MOST_FARM_ONLY);
 
   private final Map<List<Drawn>, List<Doubt>> ofMaps = most(MOST_KEPT);
 
@@ -65,6 +70,16 @@ final class Years {
     tried.put(key, year);
   }
 
+  /** What a key comes to for the farm as a whole, or null. */
+  synchronized YearBalance farmOnly(Key key) {
+    Kept whole = get(key);
+    return whole != null ? whole.balance() : farmOnly.get(key);
+  }
+
+  synchronized void farmOnly(Key key, YearBalance year) {
+    farmOnly.put(key, year);
+  }
+
   /** What is doubtful of a map as it is drawn. */
   synchronized List<Doubt> ofMap(List<Field> fields) {
     List<Drawn> drawn =
@@ -72,13 +87,20 @@ final class Years {
     return ofMaps.computeIfAbsent(drawn, d -> Doubts.ofMap(fields));
   }
 
-  /** The year that was tried out last on a farm and in a season, or null. */
-  synchronized Kept triedLast(FarmRecords records, Season season) {
-    for (Map.Entry<Key, Kept> e : tried.entrySet()) {
-      if (e.getKey().records().equals(records) && e.getKey().season().equals(season)) {
-        return e.getValue();
-      }
-    }
-    return null;
+  /** The years that were tried out last on a farm and in a season. */
+  synchronized List<YearBalance> triedLast(FarmRecords records, Season season) {
+    return last(tried, records, season).stream().map(Kept::balance).toList();
+  }
+
+  /** The same of those that were reckoned for the farm as a whole. */
+  synchronized List<YearBalance> farmOnlyLast(FarmRecords records, Season season) {
+    return last(farmOnly, records, season);
+  }
+
+  private static <V> List<V> last(Map<Key, V> of, FarmRecords records, Season season) {
+    return of.entrySet().stream()
+        .filter(e -> e.getKey().records().equals(records) && e.getKey().season().equals(season))
+        .map(Map.Entry::getValue)
+        .toList();
   }
 }

@@ -110,28 +110,48 @@ public final class Pieces {
     private final FieldPlan[] fields;
     private final GroupPlan[] groups;
     private final RotationTable table;
-    private final int days;
     private final double[] asked;
 
-    /** By field: the step with the largest area that takes it in, or null. */
+    /** By group: what it needs on a day on which it is there, kg DM. */
+    private final double[] meanNeedKg;
+
+    /** By field: the step with the largest area that takes it in, or null; and that area, ha. */
     private final StepPlan[] round;
+
+    private final double[] roundHa;
 
     Asked(FieldPlan[] fields, GroupPlan[] groups, RotationTable table, int days) {
       this.fields = fields;
       this.groups = groups;
       this.table = table;
-      this.days = days;
       this.asked = new double[fields.length];
+      this.meanNeedKg = Arrays.stream(groups).mapToDouble(g -> meanNeedKg(g, days)).toArray();
       this.round = new StepPlan[fields.length];
+      this.roundHa = new double[fields.length];
+      rounds();
       for (int f = 0; f < fields.length; f++) {
         asked[f] = ask(f);
       }
     }
 
+    private void rounds() {
+      for (GroupPlan g : groups) {
+        for (StepPlan s : g.steps) {
+          double areaHa = s.graze ? areaHa(s) : 0;
+          for (int f = 0; s.graze && f < fields.length; f++) {
+            if (s.has[f] && !g.barred[f] && (round[f] == null || areaHa > roundHa[f])) {
+              round[f] = s;
+              roundHa[f] = areaHa;
+            }
+          }
+        }
+      }
+    }
+
     private double ask(int f) {
       Field field = fields[f].field;
-      GroupPlan group = grazedBy(f);
-      if (group == null || field.grazing() == Field.Grazing.SET_STOCKED) {
+      int group = grazedBy(f);
+      if (group < 0 || field.grazing() == Field.Grazing.SET_STOCKED) {
         return 1;
       }
       if (field.paddocks() != null) {
@@ -140,38 +160,34 @@ public final class Pieces {
       boolean strip = field.grazing() == Field.Grazing.STRIP;
       Habit habit = table.of(fields[f].base().forage);
       double stay = strip ? STRIP_STAY_DAYS : habit.stayDays(Speed.MEDIUM);
-      double areaHa = 0;
-      for (int other : round[f].sources) {
-        areaHa += fields[other].areaHa;
-      }
-      double ofRound = (habit.restDays(Speed.MEDIUM) / stay + 1) * fields[f].areaHa / areaHa;
+      double ofRound = (habit.restDays(Speed.MEDIUM) / stay + 1) * fields[f].areaHa / roundHa[f];
       double byStay = daysOffered(f, group) / stay;
       return Math.max(1, Math.min(MOST_OF_A_FIELD, Math.ceil(Math.min(ofRound, byStay))));
     }
 
-    /** The largest of the groups that graze a field in its longest round; null where none does. */
-    private GroupPlan grazedBy(int f) {
-      GroupPlan found = null;
-      double most = 0;
-      for (GroupPlan g : groups) {
-        for (StepPlan s : g.steps) {
-          if (!s.graze || !s.has[f] || g.barred[f]) {
-            continue;
-          }
-          double kg = meanNeedKg(g);
-          found = found == null || kg > most ? g : found;
-          most = Math.max(most, kg);
-          round[f] = round[f] == null || areaHa(s) > areaHa(round[f]) ? s : round[f];
-        }
+    /** The largest of the groups that graze a field; -1 where none does. */
+    private int grazedBy(int f) {
+      int found = -1;
+      for (int g = 0; g < groups.length; g++) {
+        boolean larger = found < 0 || meanNeedKg[g] > meanNeedKg[found];
+        found = larger && grazes(groups[g], f) ? g : found;
       }
       return found;
     }
 
-    private double areaHa(StepPlan s) {
-      return Arrays.stream(s.sources).mapToDouble(f -> fields[f].areaHa).sum();
+    private static boolean grazes(GroupPlan g, int f) {
+      return !g.barred[f] && Arrays.stream(g.steps).anyMatch(s -> s.graze && s.has[f]);
     }
 
-    private double meanNeedKg(GroupPlan g) {
+    private double areaHa(StepPlan s) {
+      double areaHa = 0;
+      for (int f : s.sources) {
+        areaHa += fields[f].areaHa;
+      }
+      return areaHa;
+    }
+
+    private static double meanNeedKg(GroupPlan g, int days) {
       double sum = 0;
       int there = 0;
       for (int d = 0; d < days; d++) {
@@ -183,10 +199,10 @@ public final class Pieces {
     }
 
     /** For how many days a field feeds a group once it has grown to its entry height. */
-    private double daysOffered(int f, GroupPlan group) {
+    private double daysOffered(int f, int group) {
       StandPlan s = fields[f].base();
       double kgPerHa = Math.max(s.turnIn, s.entry) - s.residual;
-      double need = meanNeedKg(group);
+      double need = meanNeedKg[group];
       return need <= 0 ? 1 : Math.max(0, kgPerHa) * s.utilization * fields[f].areaHa / need;
     }
 

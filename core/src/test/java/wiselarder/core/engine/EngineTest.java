@@ -115,7 +115,12 @@ class EngineTest {
       } catch (wiselarder.core.quantity.Refused refused) {
         continue;
       }
-      SameYears.check(engine.slow().simulate(changed), engine.tryOut(stated, List.of(edit)));
+      YearBalance slow = engine.slow().simulate(changed);
+      if (chance.nextBoolean()) {
+        SameYears.checkFarmOnly(slow, engine.tryFarmOnly(stated, List.of(edit)));
+      }
+      SameYears.check(slow, engine.tryOut(stated, List.of(edit)));
+      SameYears.checkFarmOnly(slow, engine.tryFarmOnly(stated, List.of(edit)));
       stated = chance.nextBoolean() ? changed : stated;
     }
   }
