@@ -74,6 +74,7 @@ final class Product implements AutoCloseable {
             .run(
                 "--server.port=" + port,
                 "--logging.level.wiselarder.server.watch=warn",
+                "--larder.warm-up=false",
                 "--larder.laboratory.turnaround=1s",
                 "--spring.datasource.url=" + db + "?currentSchema=" + schema,
                 "--spring.flyway.schemas=" + schema,

@@ -26,6 +26,7 @@ public final class App {
               .run(
                   "--server.port=0",
                   "--logging.level.wiselarder.server.watch=warn",
+                  "--larder.warm-up=false",
                   "--larder.laboratory.turnaround=0s",
                   "--spring.datasource.url=" + db + "?currentSchema=server_test",
                   "--spring.flyway.schemas=server_test",

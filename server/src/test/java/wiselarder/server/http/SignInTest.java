@@ -180,6 +180,7 @@ class SignInTest {
         .run(
             "--server.port=0",
             "--server.address=" + address,
+            "--larder.warm-up=false",
             "--logging.level.org.springframework=off",
             "--spring.datasource.url="
                 + System.getenv("LARDER_TEST_DB")
