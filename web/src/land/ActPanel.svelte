@@ -6,6 +6,7 @@
   import CutForm from './CutForm.svelte';
   import DressForm from './DressForm.svelte';
   import LetGrowForm from './LetGrowForm.svelte';
+  import PartForm from './PartForm.svelte';
   import PassForm from './PassForm.svelte';
   import ShutForm from './ShutForm.svelte';
   import SowForm from './SowForm.svelte';
@@ -21,6 +22,7 @@
     nitrogen: 'Nitrogen',
     water: 'Water',
     pass: 'Passes for light',
+    part: 'Part it in two',
     grow: 'Let it grow: for what, and for whom',
   };
   let panel: HTMLElement;
@@ -49,6 +51,7 @@
   {:else if doing.act === 'cut'}<CutForm {...asked} />
   {:else if doing.act === 'sow'}<SowForm {...asked} />
   {:else if doing.act === 'pass'}<PassForm {...asked} />
+  {:else if doing.act === 'part'}<PartForm {field} {ondone} />
   {:else if doing.act === 'grow'}<LetGrowForm {field} day={doing.day} {ondone} />
   {:else}<DressForm {...asked} kind={doing.act} />{/if}
 </section>

@@ -4,7 +4,7 @@ import type { PlanSession } from '../plan/session.svelte';
 import type { Field, YearView } from '../api/client';
 
 /** What can be done on a field, or asked of it. */
-export type Act = ActKind | 'grow';
+export type Act = ActKind | 'grow' | 'part';
 
 /** What is being done: something new, perhaps from a day on, or something planned that is changed. */
 export interface Doing {
@@ -20,6 +20,7 @@ const NAMES: [Act, string][] = [
   ['nitrogen', 'Put nitrogen on'],
   ['water', 'Water it'],
   ['pass', 'Graze lightly for light'],
+  ['part', 'Part it in two'],
   ['grow', 'Ask what comes if it is left alone'],
 ];
 

@@ -25,6 +25,14 @@ const change = (more: object) => ({
 describe('ways', () => {
   it('are named by what they do', () => {
     expect(title('STOCKPILE', { putClosing: { fieldId: 'a' } })).toBe('Shut Church Field');
+    const part = { id: 'a', share: 0.25, newId: 'a-p', newName: 'Church Field (a quarter)' };
+    expect(
+      title(
+        'SOW',
+        { partField: part },
+        { putSowing: { fieldId: 'a-p', forageId: 'rye', sowOn: '2027-09-10' } },
+      ),
+    ).toBe('Sow rye on a quarter of Church Field, 10 Sep');
     const bale = { units: 1, unitName: 'round bale' };
     expect(title('BUY_HAY', { putPurchase: { lot: bale, date: '2028-02-06' } })).toBe(
       'Buy 1 round bale, there 6 Feb',

@@ -207,6 +207,12 @@ export function kindsFor(gap: Gap['kind']): Kind[] {
   return (Object.keys(LEVER_KINDS) as Kind[]).filter(SERVES[gap]);
 }
 
+/** "a quarter of Mill Bottom". */
+export function partName(share: number, name: string): string {
+  const shares: Record<number, string> = { 0.25: 'a quarter', 0.5: 'half', 0.75: 'three quarters' };
+  return `${shares[share] ?? `${Math.round(share * 100)}%`} of ${name}`;
+}
+
 /** "Mill Bottom", "Mill Bottom and Saddle", "Mill Bottom and 3 more". */
 function some(names: string[]): string {
   return names.length > 2 ? `${names[0]} and ${names.length - 1} more` : names.join(' and ');
@@ -228,7 +234,12 @@ export function leverTitle(
   wayName: (id: string) => string,
   cropName: (id: string) => string = (id) => id,
 ): string {
-  const field = (id: string) => farm.fields.find((f) => f.id === id)?.name ?? id;
+  // a part of a field has its name from the way itself
+  const parted = lever.edits.find((e) => e.partField)?.partField;
+  const field = (id: string) =>
+    parted?.newId === id
+      ? partName(parted.share, farm.fields.find((f) => f.id === parted.id)?.name ?? parted.newName)
+      : (farm.fields.find((f) => f.id === id)?.name ?? id);
   const lot = (id: string) => farm.lots.find((l) => l.id === id)?.name ?? id;
   switch (lever.kind) {
     case 'OPEN_STANDING': {

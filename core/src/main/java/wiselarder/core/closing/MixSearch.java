@@ -306,6 +306,8 @@ final class MixSearch {
         feeding.steps().stream().filter(s -> !was.contains(s)).forEach(s -> feet.addAll(feet(s)));
       } else if (edit instanceof PlanEdit.Put<?> put) {
         foot(put.item()).ifPresent(feet::add);
+      } else if (edit instanceof PlanEdit.PartField part) {
+        feet.add("source " + part.id());
       }
     }
     return feet;

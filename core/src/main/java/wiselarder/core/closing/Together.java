@@ -91,7 +91,7 @@ public final class Together {
       if (known.contains(step.id())) {
         int there = place(all, step.id());
         if (there >= 0 && !was.contains(step)) {
-          all.set(there, step);
+          all.set(there, merged(was.get(place(was, step.id())), step, all.get(there)));
         }
         at = there >= 0 ? there + 1 : at;
       } else {
@@ -101,6 +101,19 @@ public final class Together {
       }
     }
     return new PlanEdit.SetFeeding(mine.groupId(), all);
+  }
+
+  /** Where only the sources of a step are others, those that come and go are put on what is. */
+  private static FeedStep merged(FeedStep was, FeedStep mine, FeedStep is) {
+    if (was.sourceIds().isEmpty() || !mine.from(was.sourceIds()).equals(was)) {
+      return mine;
+    }
+    List<String> sources = new ArrayList<>(is.sourceIds());
+    sources.removeIf(s -> was.sourceIds().contains(s) && !mine.sourceIds().contains(s));
+    mine.sourceIds().stream()
+        .filter(s -> !was.sourceIds().contains(s) && !sources.contains(s))
+        .forEach(sources::add);
+    return sources.isEmpty() ? mine : is.from(sources);
   }
 
   private static int place(List<FeedStep> steps, String id) {

@@ -69,12 +69,26 @@ public final class Trial {
         .filter(l -> !isBarred(l.kind()))
         .flatMap(
             l ->
-                once(l.candidates(this)).stream()
+                once(withParts(l)).stream()
                     .map(c -> measure(l, c))
                     .filter(o -> worthIt(o.bringsKg()) && !tooDear(o))
                     .filter(o -> gap.kind().isBulk() || worthIt(o.inGapKg()))
                     .sorted(most))
         .toList();
+  }
+
+  /** What a lever offers, and of what takes ground the same on less of it. */
+  private List<Lever.Candidate> withParts(Lever lever) {
+    List<Lever.Candidate> whole = lever.candidates(this);
+    if (!PartOfField.takesGround(lever.kind())) {
+      return whole;
+    }
+    List<Lever.Candidate> all = new ArrayList<>(whole);
+    whole.stream()
+        .limit(PartOfField.TRIED_FIELDS)
+        .flatMap(c -> PartOfField.of(this, c).stream())
+        .forEach(all::add);
+    return all;
   }
 
   /** Of those that come to the same the first. */

@@ -112,6 +112,26 @@ public sealed interface PlanEdit {
     }
   }
 
+  /**
+   * Parts a field by share, drawn or not; where it is drawn, straight across its length.
+   *
+   * @param share of its ground that becomes a field of its own
+   */
+  record PartField(String id, double share, String newId, String newName) implements PlanEdit {
+    public static final Stated.Figure SHARE = Stated.number("split.share", 0.05, 0.95);
+
+    public PartField {
+      SHARE.check(share);
+      Check.text("split.newId", newId, 40);
+      SplitField.NEW_NAME.check(newName);
+    }
+
+    @Override
+    public FarmPlan apply(FarmPlan before) {
+      return Split.of(before, this);
+    }
+  }
+
   /** Changes the plan's first day and length. */
   record SetYear(PlanYear year) implements PlanEdit {
     public SetYear {

@@ -28,10 +28,10 @@ final class Split {
   private final String id;
   private final String newId;
 
-  private Split(FarmPlan before, PlanEdit.SplitField edit) {
+  private Split(FarmPlan before, String id, String newId) {
     this.before = before;
-    this.id = edit.id();
-    this.newId = edit.newId();
+    this.id = id;
+    this.newId = newId;
   }
 
   static FarmPlan of(FarmPlan before, PlanEdit.SplitField edit) {
@@ -40,17 +40,46 @@ final class Split {
       throw new Refused(CoreReason.NO_OUTLINE, "field.outline", field.name());
     }
     List<Outline> pieces = Survey.split(field.outline(), edit.line());
+    return new Split(before, edit.id(), edit.newId())
+        .into(
+            field.shaped(field.id(), field.name(), pieces.get(0)),
+            field.shaped(edit.newId(), edit.newName(), pieces.get(1)));
+  }
+
+  static FarmPlan of(FarmPlan before, PlanEdit.PartField edit) {
+    Field field = before.field(edit.id());
+    Split split = new Split(before, edit.id(), edit.newId());
+    if (field.outline() == null) {
+      return split.into(
+          fenced(field.part(field.id(), field.name(), 1 - edit.share()), 1 - edit.share()),
+          fenced(field.part(edit.newId(), edit.newName(), edit.share()), edit.share()));
+    }
+    List<Outline> pieces = Survey.part(field.outline(), edit.share());
+    return split.into(
+        fenced(field.shaped(field.id(), field.name(), pieces.get(0)), 1 - edit.share()),
+        fenced(field.shaped(edit.newId(), edit.newName(), pieces.get(1)), edit.share()));
+  }
+
+  /** Of the pieces that fences make of a field each part has its share. */
+  private static Field fenced(Field part, double share) {
+    Integer pieces =
+        part.paddocks() == null
+            ? null
+            : Integer.valueOf((int) Math.max(1, Math.round(part.paddocks() * share)));
+    return part.grazedBy(pieces, part.heights());
+  }
+
+  private FarmPlan into(Field kept, Field piece) {
     List<Field> fields = new ArrayList<>();
     for (Field f : before.farm().fields()) {
-      if (f.id().equals(edit.id())) {
-        fields.add(field.shaped(field.id(), field.name(), pieces.get(0)));
-        fields.add(field.shaped(edit.newId(), edit.newName(), pieces.get(1)));
+      if (f.id().equals(id)) {
+        fields.add(kept);
+        fields.add(piece);
       } else {
         fields.add(f);
       }
     }
-    return new FarmPlan(
-        before.farm().withFields(fields), new Split(before, edit).plan(before.plan()));
+    return new FarmPlan(before.farm().withFields(fields), plan(before.plan()));
   }
 
   private Plan plan(Plan p) {

@@ -273,6 +273,28 @@ public record Field(
         block);
   }
 
+  /** A share of the field's ground, undrawn, alike in all else. */
+  public Field part(String newId, String newName, double share) {
+    return new Field(
+        newId,
+        newName,
+        areaHa * share,
+        stand,
+        grazing,
+        utilization,
+        residualKgPerHa,
+        turnInKgPerHa,
+        hayable,
+        note,
+        soil,
+        deductedHa == null ? null : deductedHa * share,
+        lie,
+        null,
+        paddocks,
+        heights,
+        block);
+  }
+
   /** The same field where a group is gone that alone might graze here. */
   public Field withoutGroup(String groupId) {
     if (!lie.onlyGroups().contains(groupId)) {

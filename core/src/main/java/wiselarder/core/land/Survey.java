@@ -3,6 +3,7 @@ package wiselarder.core.land;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import org.locationtech.jts.algorithm.MinimumDiameter;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
@@ -79,6 +80,76 @@ public final class Survey {
     }
     found.sort((a, b) -> Double.compare(b.getArea(), a.getArea()));
     return found.stream().map(p -> piece(p, outline)).toList();
+  }
+
+  /**
+   * Parts an outline by area along a straight line across its length; what lies in it goes to the
+   * pieces.
+   *
+   * @param share of the area that the second piece has
+   * @throws Refused where no such line leaves exactly two pieces
+   */
+  public static List<Outline> part(Outline outline, double share) {
+    Polygon field = polygon(outline.edge());
+    LineString across = new MinimumDiameter(field).getDiameter();
+    // from one end of the length to the other
+    double east = -(across.getEndPoint().getY() - across.getStartPoint().getY());
+    double north = across.getEndPoint().getX() - across.getStartPoint().getX();
+    double norm = Math.hypot(east, north);
+    Point along = new Point(east / norm, north / norm);
+    double from = Double.POSITIVE_INFINITY;
+    double to = Double.NEGATIVE_INFINITY;
+    for (Point p : outline.edge()) {
+      from = Math.min(from, at(p, along));
+      to = Math.max(to, at(p, along));
+    }
+    double wanted = share * field.getArea();
+    for (int halving = 0; halving < HALVINGS; halving++) {
+      double middle = (from + to) / 2;
+      if (before(field, along, middle).getArea() < wanted) {
+        from = middle;
+      } else {
+        to = middle;
+      }
+    }
+    List<Outline> pieces = split(outline, across(along, (from + to) / 2));
+    boolean firstIsIt =
+        Math.abs(polygon(pieces.get(0).edge()).getArea() - wanted)
+            < Math.abs(polygon(pieces.get(1).edge()).getArea() - wanted);
+    return firstIsIt ? List.of(pieces.get(1), pieces.get(0)) : pieces;
+  }
+
+  /** So many halvings of some kilometres come to less than a millimetre. */
+  private static final int HALVINGS = 30;
+
+  /** How far a point lies in a direction, m. */
+  private static double at(Point p, Point along) {
+    return p.eastM() * along.eastM() + p.northM() * along.northM();
+  }
+
+  /** A line across a direction, so far along it. */
+  private static List<Point> across(Point along, double at) {
+    double east = at * along.eastM();
+    double north = at * along.northM();
+    return List.of(
+        new Point(east - along.northM(), north + along.eastM()),
+        new Point(east + along.northM(), north - along.eastM()));
+  }
+
+  /** What of a shape lies before a line across a direction. */
+  private static Geometry before(Polygon field, Point along, double at) {
+    List<Point> line = across(along, at);
+    double east = BEYOND_M * along.eastM();
+    double north = BEYOND_M * along.northM();
+    List<Coordinate> ring = new ArrayList<>();
+    Point a = beyond(line.get(0), line.get(1));
+    Point b = beyond(line.get(1), line.get(0));
+    ring.add(new Coordinate(a.eastM(), a.northM()));
+    ring.add(new Coordinate(b.eastM(), b.northM()));
+    ring.add(new Coordinate(b.eastM() - east, b.northM() - north));
+    ring.add(new Coordinate(a.eastM() - east, a.northM() - north));
+    ring.add(ring.get(0));
+    return field.intersection(SHAPES.createPolygon(ring.toArray(Coordinate[]::new)));
   }
 
   private static Outline piece(Polygon p, Outline of) {

@@ -19,6 +19,7 @@ import wiselarder.core.land.Field;
 import wiselarder.core.land.Lie;
 import wiselarder.core.land.Outline;
 import wiselarder.core.land.Stand;
+import wiselarder.core.land.Survey;
 import wiselarder.core.plan.Doubt;
 import wiselarder.core.plan.Doubts;
 import wiselarder.core.plan.Farm;
@@ -520,6 +521,42 @@ class UsesTest {
     assertThatThrownBy(() -> split.apply(farmWithoutMap()))
         .isInstanceOf(Refused.class)
         .hasMessageContaining("no_outline");
+  }
+
+  @Test
+  void aFieldIsPartedByShareAcrossItsLength() {
+    // 12 ha, 600 m long and 200 m wide, lying askew: three parts of four are the first 450 m
+    Outline askew =
+        new Outline(
+            List.of(
+                new Outline.Point(0, 0),
+                new Outline.Point(480, 360),
+                new Outline.Point(360, 520),
+                new Outline.Point(-120, 160)),
+            List.of());
+    Farms farm = new Farms();
+    farm.fields.add(
+        field("a", "tall_fescue_novel", 2500.0, null).shaped("a", "Long", askew).grazedBy(8, null));
+    FarmPlan after = new PlanEdit.PartField("a", 0.25, "b", "End").apply(farm.build());
+    List<Field> parts = after.farm().fields();
+    assertThat(parts.get(0).areaHa()).isCloseTo(9, within(0.01));
+    assertThat(parts.get(1).areaHa()).isCloseTo(3, within(0.01));
+    assertThat(parts.get(1).id()).isEqualTo("b");
+    // across its length: a piece 150 m by 200 m goes 700 m around
+    assertThat(Survey.measure(parts.get(1).outline()).around()).isCloseTo(700, within(1.0));
+    assertThat(parts).extracting(Field::paddocks).containsExactly(6, 2);
+  }
+
+  @Test
+  void aFieldThatIsNotDrawnIsPartedByItsAreas() {
+    FarmPlan before = farmWithoutMap();
+    FarmPlan after = new PlanEdit.PartField("a", 0.4, "b", "End").apply(before);
+    double ha = before.farm().fields().get(0).areaHa();
+    assertThat(after.farm().fields().get(0).areaHa()).isCloseTo(0.6 * ha, within(1e-9));
+    assertThat(after.farm().fields().get(1).areaHa()).isCloseTo(0.4 * ha, within(1e-9));
+    assertThatThrownBy(() -> new PlanEdit.PartField("a", 1, "b", "All"))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("split.share");
   }
 
   private static FarmPlan farmWithoutMap() {

@@ -17,6 +17,7 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import wiselarder.core.balance.SetOut;
 import wiselarder.core.closing.StandReturn;
+import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.forage.GrowthCurve;
 import wiselarder.core.land.CoverMeasure;
 import wiselarder.core.plan.FarmPlan;
@@ -259,7 +260,9 @@ class OpenApiConfig {
     CoverMeasure.Clip.class,
     SetOut.class,
     StandReturn.Candidate.class,
-    StandReturn.Terms.class
+    StandReturn.Terms.class,
+    PlanEdit.SplitField.class,
+    PlanEdit.PartField.class
   };
 
   /** Every stated number and text with what is accepted, for the client's forms. */

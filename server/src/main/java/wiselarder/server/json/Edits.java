@@ -64,6 +64,7 @@ public final class Edits {
     }
     all.add(itself("setFeeding", PlanEdit.SetFeeding.class));
     all.add(itself("splitField", PlanEdit.SplitField.class));
+    all.add(itself("partField", PlanEdit.PartField.class));
     all.add(itself("setFarm", PlanEdit.SetFarm.class));
     all.add(
         new Kind<>(
