@@ -60,10 +60,8 @@ final class PartOfField {
     double most = trial.bringsKg(whole.edits());
     double[] brings = new double[SHARES.size()];
     for (int i = 0; i < brings.length; i++) {
-      boolean worthTheWire = SHARES.get(i) * field.get().netAreaHa() >= LEAST_HA;
-      brings[i] =
-          worthTheWire ? trial.bringsIfAllowed(on(trial, whole, field.get(), i)) : Double.NaN;
-      most = Math.max(most, Double.isNaN(brings[i]) ? 0 : brings[i]);
+      brings[i] = brings(trial, whole, field.get(), i);
+      most = Math.max(most, brings[i]);
     }
     for (int i = 0; i < brings.length; i++) {
       if (trial.worthIt(brings[i]) && brings[i] >= STILL * most) {
@@ -72,6 +70,20 @@ final class PartOfField {
     }
     return Optional.empty();
   }
+
+  /** What a way on a share of its field brings; nothing where it is the wire alone that does. */
+  private static double brings(Trial trial, Lever.Candidate whole, Field field, int share) {
+    if (SHARES.get(share) * field.netAreaHa() < LEAST_HA) {
+      return 0;
+    }
+    List<PlanEdit> edits = on(trial, whole, field, share);
+    double kg = trial.bringsIfAllowed(edits);
+    boolean bringsAny = trial.worthIt(kg);
+    return bringsAny && trial.bringsKg(edits.subList(0, 1)) <= BY_WIRE_ALONE * kg ? kg : 0;
+  }
+
+  /** A field in two is grazed otherwise: no more than this share may come of that. */
+  private static final double BY_WIRE_ALONE = 0.2;
 
   /** The field that an edit shuts, sows or cuts. */
   private static Optional<String> ground(PlanEdit edit) {
