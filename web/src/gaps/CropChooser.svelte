@@ -5,7 +5,7 @@
   import NumberField from '../form/NumberField.svelte';
   import { thePlan } from '../plan/context';
   import { shortDate } from '../units/dates';
-  import { figure, unitOf } from '../units/units';
+  import { amount, figure, unitOf } from '../units/units';
   import { againstText } from '../words/land';
   import { money, priceUnit } from '../words/prices';
   import CropDates from './CropDates.svelte';
@@ -69,7 +69,10 @@
   let shun = $state<Crop['risks']>([]);
   const there = $derived(NAMED.filter((r) => found.some((c) => c.risks.includes(r))));
   let atMost = $state<number | null>(null);
+  let onlyAtHand = $state(false);
+  const anyAtHand = $derived(farm.seeds.length > 0);
   const wanted = (c: Crop) =>
+    (!onlyAtHand || c.atHandHa > 0) &&
     !c.risks.some((r) => shun.includes(r)) &&
     (atMost === null || (c.costPerHa !== null && c.costPerHa * unit.of <= atMost));
   let dated = $state('');
@@ -92,6 +95,12 @@
     onchange={(v) => (atMost = v)}
   />
 </div>
+{#if anyAtHand}
+  <label class="hand"
+    ><input type="checkbox" class="checkbox" bind:checked={onlyAtHand} /> Only what there is seed of in
+    the shed</label
+  >
+{/if}
 {#if there.length}
   <fieldset class="shun">
     <legend>Leave out crops that can bring</legend>
@@ -146,6 +155,8 @@
                   ? `; ${againstText(c.against)}`
                   : ''}{c.risks.length
                   ? `; can bring ${c.risks.map((r) => RISKS[r]).join(', ')}`
+                  : ''}{c.atHandHa > 0
+                  ? `; seed in the shed for ${amount(c.atHandHa, 'area', open.system)}`
                   : ''}</small
               >
             </th>
@@ -211,6 +222,12 @@
     gap: 0.75rem;
     margin: 0.4rem 0;
     max-width: 40rem;
+  }
+  .hand {
+    display: flex;
+    gap: 0.5rem;
+    align-items: center;
+    margin-bottom: 0.4rem;
   }
   .shun {
     display: flex;

@@ -104,6 +104,8 @@ function addedText(change: Change, system: System): string {
       return `Water ${change.name} on ${day(states('irrigation.date'))}`;
     case 'PRICE':
       return `Set ${THINGS.PRICE} ${change.name}`;
+    case 'SEED':
+      return `Put seed of ${change.name} in the shed`;
     case 'POLICY':
       return `Took a side: ${sideName(change.name)}`;
     case 'PASS':

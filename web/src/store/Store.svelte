@@ -20,6 +20,7 @@
   import HaySum from './HaySum.svelte';
   import LotCost from './LotCost.svelte';
   import LotTests from './LotTests.svelte';
+  import SeedShed from './SeedShed.svelte';
   import StoreRecords from './StoreRecords.svelte';
 
   const open = thePlan();
@@ -136,3 +137,4 @@
     {/if}
   </div>
 </div>
+<SeedShed />

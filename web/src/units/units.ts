@@ -230,7 +230,7 @@ export function quantityOf(field: string): Quantity {
   if (/(gainKgPerDay|audKg)$/.test(field)) return 'gain';
   if (/^plate\.\w+Kg$/.test(field)) return 'massPerArea';
   if (/[kK]gPerHeadDay$/.test(field)) return 'perDay';
-  if (/(weightKg|kgPerUnitAsFed)$/.test(field)) return 'weight';
+  if (/(weightKg|kgPerUnitAsFed|seed\.kg)$/.test(field)) return 'weight';
   if (/pricePerTonneAsFed$/.test(field)) return 'pricePerMass';
   if (/Share$/.test(field)) return 'share';
   if (/(head|units|Days|months|paddocks)$/.test(field)) return 'count';

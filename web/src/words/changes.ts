@@ -20,6 +20,7 @@ export const THINGS: Record<Change['what'], string> = {
   FORAGE: 'the own forage',
   PRICE: 'the price of',
   POLICY: 'the policy',
+  SEED: 'the seed of',
   TEST: 'the test of',
 };
 

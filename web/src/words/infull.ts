@@ -77,6 +77,14 @@ export function billLines(
   system: System,
 ): BillText[] {
   return full.bill.map((line) => {
+    if (line.priceId === 'seed_at_hand') {
+      return {
+        what: `Seed from the shed, ${line.of}`,
+        how: `${amount(line.amount, 'weight', system)} that need not be bought`,
+        money: 0,
+        own: true,
+      };
+    }
     const price = prices.find((p) => p.id === line.priceId);
     if (!price) {
       return {

@@ -39,6 +39,8 @@ const STATED_NAMES: Record<StatedName, string> = {
   'soilTest.potassiumMgPerKg': 'Potassium, mg/kg',
   'point.eastM': 'East of the corner',
   'point.northM': 'North of the corner',
+  'seed.kg': 'That would be sown',
+  'seed.note': 'Note',
   'split.newName': 'Name of the new field',
   'split.share': 'Share that becomes a field of its own',
   'off.bufferM': 'Strip kept to each side',

@@ -10,6 +10,7 @@ import java.util.Set;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.caution.Hazard;
 import wiselarder.core.cost.Bill;
+import wiselarder.core.cost.SeedUse;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.forage.CropUses;
@@ -40,6 +41,8 @@ import wiselarder.core.weather.Climate;
  * @param gainLowKg daily gain to expect of growing stock on it, kg a head; NaN where nothing is
  *     said
  * @param costPerHa seed and work by the farm's prices; NaN where one is not known
+ * @param atHandHa ground that the seed in the shed is enough for, ha; that of sowings of the plan
+ *     is taken off
  * @param nitrogenKgPerHa held in what the likely year makes, that of legumes off, which fix their
  *     own; soil, dung and the last crop give part of it
  * @param nitrogenCostPerHa of all of it, bought; NaN where no price is known
@@ -62,6 +65,7 @@ public record CropChoice(
     double gainLowKg,
     double gainHighKg,
     double costPerHa,
+    double atHandHa,
     double nitrogenKgPerHa,
     double nitrogenCostPerHa,
     List<Risk> risks,
@@ -235,6 +239,7 @@ public record CropChoice(
         gain.lowKg(),
         gain.highKg(),
         against.isEmpty() ? costPerHa(trial, edits, field) : Double.NaN,
+        SeedUse.enoughForHa(stated, catalogue, f.id()),
         nitrogenKg,
         nitrogenCost(trial, nitrogenKg, sown),
         risks(trial, f),

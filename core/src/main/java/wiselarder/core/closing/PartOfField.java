@@ -54,7 +54,7 @@ final class PartOfField {
             .flatMap(e -> ground(e).stream())
             .findFirst()
             .map(trial.stated()::field);
-    if (field.isEmpty()) {
+    if (field.isEmpty() || isWorked(trial.stated(), field.get().id())) {
       return Optional.empty();
     }
     double most = trial.bringsKg(whole.edits());
@@ -69,6 +69,14 @@ final class PartOfField {
       }
     }
     return Optional.empty();
+  }
+
+  /** Where something is planned already, a wire would part that too. */
+  private static boolean isWorked(FarmPlan stated, String field) {
+    return stated.plan().sowings().stream().anyMatch(s -> s.fieldId().equals(field))
+        || stated.plan().cuts().stream().anyMatch(c -> c.fieldId().equals(field))
+        || stated.plan().dressings().stream().anyMatch(d -> d.fieldId().equals(field))
+        || stated.plan().irrigations().stream().anyMatch(i -> i.fieldId().equals(field));
   }
 
   /** What a way on a share of its field brings; nothing where it is the wire alone that does. */

@@ -69,6 +69,7 @@ public final class Bill {
   private final Catalogue product;
   private final FarmPrices prices;
   private final boolean dry;
+  private final SeedUse seed;
   private final List<Line> lines = new ArrayList<>();
   private final Set<String> unpriced = new HashSet<>();
 
@@ -79,6 +80,9 @@ public final class Bill {
     this.product = product;
     this.prices = product.pricesOn(stated.farm());
     this.dry = dry;
+    Set<String> kept = new HashSet<>();
+    before.stated().plan().sowings().forEach(s -> kept.add(s.id()));
+    this.seed = SeedUse.of(stated, product, kept);
   }
 
   /**
@@ -251,17 +255,14 @@ public final class Bill {
     int month = s.sowOn().getMonthValue();
     String field = stated.field(s.fieldId()).name();
     double ha = stated.field(s.fieldId()).netAreaHa();
-    product.partsOf(stated.farm(), s.forageId()).entrySet().stream()
-        .sorted(java.util.Map.Entry.comparingByKey())
+    seed.of(s)
         .forEach(
-            part -> {
-              double kg =
-                  ha
-                      * s.seedShare()
-                      * part.getValue()
-                      * product.forage(part.getKey()).seedRateKgPerHa();
-              if (!Double.isNaN(kg)) {
-                priced(prices.of(part.getKey()), part.getKey(), field, kg, month, 0);
+            (forage, taken) -> {
+              if (taken.fromShed() > 0) {
+                lines.add(new Line(AT_HAND, field, taken.fromShed(), 0, 0, 0, true));
+              }
+              if (taken.bought() > 0) {
+                priced(prices.of(forage), forage, field, taken.bought(), month, 0);
               }
             });
     switch (s.preparation()) {
@@ -280,6 +281,9 @@ public final class Bill {
       }
     }
   }
+
+  /** Line of seed that lies in the shed. */
+  private static final String AT_HAND = "seed_at_hand";
 
   private void dressed(Dressing d) {
     int month = d.date().getMonthValue();

@@ -4,12 +4,12 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.day.Shelf;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.HeadChange;
-import wiselarder.core.land.Field;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.Dressing;
 import wiselarder.core.plan.FarmPlan;
@@ -175,16 +175,14 @@ public final class FeedCosts {
       double cost = d.nitrogenKgPerHa() * perKg * stated.field(d.fieldId()).netAreaHa();
       byShelf.merge(forStockpile(d) ? Shelf.STANDING : Shelf.GROWING, cost, Double::sum);
     }
+    SeedUse seed = SeedUse.of(stated, product, Set.of());
     for (Sowing s : stated.plan().sowings()) {
-      Field field = stated.field(s.fieldId());
-      double perHa = 0;
-      for (Map.Entry<String, Double> part :
-          product.partsOf(stated.farm(), s.forageId()).entrySet()) {
-        double kg = product.forage(part.getKey()).seedRateKgPerHa() * part.getValue();
-        double perKg = prices.of(part.getKey()).map(Price::likely).orElse(0.0);
-        perHa += Double.isNaN(kg) ? 0 : kg * perKg;
+      double cost = 0;
+      for (Map.Entry<String, SeedUse.Taken> of : seed.of(s).entrySet()) {
+        double perKg = prices.of(of.getKey()).map(Price::likely).orElse(0.0);
+        cost += of.getValue().bought() * perKg;
       }
-      byShelf.merge(Shelf.GROWING, perHa * s.seedShare() * field.netAreaHa(), Double::sum);
+      byShelf.merge(Shelf.GROWING, cost, Double::sum);
     }
   }
 

@@ -82,7 +82,8 @@ public final class Difference {
         .withGroups(List.of())
         .withLots(List.of())
         .withForages(List.of())
-        .withPrices(List.of());
+        .withPrices(List.of())
+        .withSeeds(List.of());
   }
 
   private static Plan intended(Plan p) {

@@ -193,7 +193,8 @@ public sealed interface PlanEdit {
               f.forages(),
               machines,
               grid,
-              f.prices());
+              f.prices(),
+              f.seeds());
       return new FarmPlan(changed, before.plan());
     }
   }

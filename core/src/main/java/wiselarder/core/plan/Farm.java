@@ -19,6 +19,7 @@ import wiselarder.core.store.Lot;
  * @param machines what can be used; null where nobody said, and then nothing is held against it
  * @param grid where the map lies on the globe, or null for a map drawn by hand
  * @param prices the keeper's own; where one is missing the product's stands
+ * @param seeds what lies in the shed
  */
 public record Farm(
     String name,
@@ -33,7 +34,8 @@ public record Farm(
     List<OwnForage> forages,
     List<Machine> machines,
     Grid grid,
-    List<OwnPrice> prices) {
+    List<OwnPrice> prices,
+    List<Seed> seeds) {
   public static final Stated.Figure AUD_KG = Stated.number("farm.audKg", 5, 20);
   public static final Stated.Text NAME = Stated.text("farm.name", 80);
   public static final Stated.Text NOTE = Stated.note("farm.note", 4000);
@@ -72,6 +74,7 @@ public record Farm(
     forages = forages == null ? List.of() : List.copyOf(forages);
     machines = machines == null ? null : machines.stream().distinct().sorted().toList();
     prices = prices == null ? List.of() : List.copyOf(prices);
+    seeds = seeds == null ? List.of() : List.copyOf(seeds);
   }
 
   /** A farm that grows what the product's tables hold. */
@@ -86,7 +89,7 @@ public record Farm(
       List<AnimalGroup> groups,
       List<Lot> lots) {
     this(
-        name, note, climateId, units, currency, audKg, fields, groups, lots, null, null, null,
+        name, note, climateId, units, currency, audKg, fields, groups, lots, null, null, null, null,
         null);
   }
 
@@ -96,27 +99,37 @@ public record Farm(
   }
 
   public Farm withFields(List<Field> changed) {
-    return with(changed, groups, lots, forages, prices);
+    return with(changed, groups, lots, forages, prices, seeds);
   }
 
   public Farm withGroups(List<AnimalGroup> changed) {
-    return with(fields, changed, lots, forages, prices);
+    return with(fields, changed, lots, forages, prices, seeds);
   }
 
   public Farm withLots(List<Lot> changed) {
-    return with(fields, groups, changed, forages, prices);
+    return with(fields, groups, changed, forages, prices, seeds);
   }
 
   public Farm withForages(List<OwnForage> changed) {
-    return with(fields, groups, lots, changed, prices);
+    return with(fields, groups, lots, changed, prices, seeds);
   }
 
   public Farm withPrices(List<OwnPrice> changed) {
-    return with(fields, groups, lots, forages, changed);
+    return with(fields, groups, lots, forages, changed, seeds);
+  }
+
+  public Farm withSeeds(List<Seed> changed) {
+    return with(fields, groups, lots, forages, prices, changed);
   }
 
   private Farm with(
-      List<Field> f, List<AnimalGroup> g, List<Lot> l, List<OwnForage> own, List<OwnPrice> p) {
-    return new Farm(name, note, climateId, units, currency, audKg, f, g, l, own, machines, grid, p);
+      List<Field> f,
+      List<AnimalGroup> g,
+      List<Lot> l,
+      List<OwnForage> own,
+      List<OwnPrice> p,
+      List<Seed> shed) {
+    return new Farm(
+        name, note, climateId, units, currency, audKg, f, g, l, own, machines, grid, p, shed);
   }
 }

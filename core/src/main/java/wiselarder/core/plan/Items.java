@@ -164,6 +164,16 @@ public final class Items<T extends Record> {
           OwnPrice::id,
           (p, o) -> o.id().replace('_', ' '));
 
+  public static final Items<Seed> SEEDS =
+      new Items<>(
+              Thing.SEED,
+              Seed.class,
+              p -> p.farm().seeds(),
+              (p, l) -> new FarmPlan(p.farm().withSeeds(l), p.plan()),
+              Seed::forageId,
+              (p, s) -> s.forageId().replace('_', ' '))
+          .needs("seed.forageId", Seed::forageId);
+
   public static final Items<Policy> POLICIES =
       new Items<>(
           Thing.POLICY,
@@ -217,7 +227,8 @@ public final class Items<T extends Record> {
           PASSES,
           SCENARIOS,
           ANCHORS,
-          POLICIES);
+          POLICIES,
+          SEEDS);
 
   /**
    * Things named by those of a list.

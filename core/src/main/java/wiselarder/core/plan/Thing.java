@@ -20,6 +20,7 @@ public enum Thing {
   FORAGE,
   PRICE,
   POLICY,
+  SEED,
   /** A report on a lot; a record, not a part of the plan. */
   TEST
 }

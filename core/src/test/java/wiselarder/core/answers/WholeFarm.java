@@ -67,7 +67,8 @@ final class WholeFarm {
             List.of(mixture()),
             List.of(Farm.Machine.MOWER_CONDITIONER),
             null,
-            List.of(new OwnPrice("nitrogen", 1.1, false)));
+            List.of(new OwnPrice("nitrogen", 1.1, false)),
+            List.of());
     return new FarmPlan(
         farm,
         new Plan(

@@ -12,8 +12,11 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import wiselarder.core.Farms;
 import wiselarder.core.balance.YearBalance;
+import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.Items;
+import wiselarder.core.plan.Seed;
 import wiselarder.core.quantity.Refused;
 
 /** Crops for a gap, with what they make there. */
@@ -60,6 +63,22 @@ class CropChoiceTest {
     assertThat(rye.against()).isEmpty();
     // 112.5 kg of seed and the drill by a farm that pays in EUR
     assertThat(rye.costPerHa()).isCloseTo(112.5 * 0.75 * 0.827 + 55 * 0.87, within(8.0));
+  }
+
+  /** 225 kg sow two of the eight hectares: a quarter of the seed is not bought. */
+  @Test
+  void seedInTheShedMakesACropCheaper() {
+    FarmPlan shed = new PlanEdit.Put<>(Items.SEEDS, new Seed("cereal_rye", 225, "")).apply(plan());
+    CropChoice own =
+        CropChoice.of(ENGINE, shed, gap(shed), 1, CropChoice.Use.GRAZE).stream()
+            .filter(c -> c.forageId().equals("cereal_rye"))
+            .filter(c -> c.purpose().equals("autumn_winter_feed"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(own.atHandHa()).isCloseTo(2, within(1e-9));
+    assertThat(rye().atHandHa()).isZero();
+    assertThat(rye().costPerHa() - own.costPerHa())
+        .isCloseTo(112.5 * 0.75 * 0.827 / 4, within(3.0));
   }
 
   @Test

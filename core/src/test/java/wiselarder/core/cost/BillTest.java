@@ -19,6 +19,7 @@ import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.Items;
 import wiselarder.core.plan.Purchase;
+import wiselarder.core.plan.Seed;
 import wiselarder.core.plan.Sowing;
 import wiselarder.core.price.OwnPrice;
 import wiselarder.core.store.Lot;
@@ -124,6 +125,56 @@ class BillTest {
         .containsExactly("seed_cereal_rye", "drill_no_till");
     assertThat(bill.lines().get(0).amount()).isCloseTo(562.5, within(1e-9));
     assertThat(bill.lines().get(1).money()).isCloseTo(10 * 55 * 0.87, within(1e-9));
+  }
+
+  /** 562.5 kg of rye are wanted on ten hectares and as much on ten more; 700 kg lie in the shed. */
+  @Test
+  void seedInTheShedIsNotBought() {
+    Farms farm = new Farms().field("f", 10, 0, 4000).field("g", 10, 0, 4000).eaters("a", 10, 10);
+    FarmPlan shed = putSeed(farm.build(), 700);
+    Bill one = bill(shed, false, rye("s", "f", 5));
+    assertThat(one.lines())
+        .extracting(Bill.Line::priceId)
+        .containsExactly("seed_at_hand", "drill_no_till");
+    assertThat(one.lines().get(0).amount()).isCloseTo(562.5, within(1e-9));
+    assertThat(one.lines().get(0).money()).isZero();
+    // the earlier sowing has it first, and what the plan sows already keeps it
+    Bill two = bill(shed, false, rye("t", "g", 9), rye("s", "f", 5));
+    double bought = 2 * 562.5 - 700;
+    assertThat(two.total() - 2 * one.total()).isCloseTo(bought * 0.75 * 0.827 * 1.0, within(15.0));
+    assertThat(amounts(two, "seed_at_hand")).isCloseTo(700, within(1e-9));
+    assertThat(amounts(two, "seed_cereal_rye")).isCloseTo(bought, within(1e-9));
+    FarmPlan sown = PlanEdit.all(shed, List.of(rye("t", "g", 9)));
+    Bill later = bill(sown, false, rye("s", "f", 5));
+    assertThat(amounts(later, "seed_at_hand")).isCloseTo(137.5, within(1e-9));
+    assertThat(SeedUse.enoughForHa(sown, ENGINE.catalogue(), "cereal_rye"))
+        .isCloseTo(137.5 / 112.5, within(1e-9));
+    assertThat(SeedUse.enoughForHa(sown, ENGINE.catalogue(), "crimson_clover")).isZero();
+  }
+
+  private static double amounts(Bill bill, String priceId) {
+    return bill.lines().stream()
+        .filter(l -> priceId.equals(l.priceId()))
+        .mapToDouble(Bill.Line::amount)
+        .sum();
+  }
+
+  private static FarmPlan putSeed(FarmPlan plan, double kg) {
+    return new PlanEdit.Put<>(Items.SEEDS, new Seed("cereal_rye", kg, "last year's")).apply(plan);
+  }
+
+  private static PlanEdit rye(String id, String field, int day) {
+    return new PlanEdit.Put<>(
+        Items.SOWINGS,
+        new Sowing(
+            id,
+            field,
+            "cereal_rye",
+            START.plusDays(day),
+            Sowing.Preparation.GRAZE_DOWN,
+            null,
+            0.5,
+            null));
   }
 
   /** Mown, tedded, raked by the hectare; baled and carried by the bale that the cut made. */

@@ -28,11 +28,12 @@ import wiselarder.core.records.LotTested;
  * <tr><td>8 to 9<td>dates tied to marks of the year: plain where missing
  * <tr><td>9 to 10<td>prices of the farm's own: none where missing
  * <tr><td>10 to 11<td>policies of the plan: none where missing
+ * <tr><td>11 to 12<td>seed in the shed: none where missing
  * </table>
  */
 public final class Lift {
   /** The version that is written. */
-  public static final int PRESENT = 11;
+  public static final int PRESENT = 12;
 
   private static final JsonNode NONE = Json.MAPPER.createArrayNode();
 
