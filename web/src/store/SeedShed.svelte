@@ -85,7 +85,7 @@
 
 <style>
   details {
-    margin-top: 1rem;
+    margin: 0 1.25rem 1.25rem;
     padding: 0.75rem 1rem;
   }
   summary h2 {
