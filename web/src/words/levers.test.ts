@@ -33,6 +33,17 @@ describe('ways', () => {
         { putSowing: { fieldId: 'a-p', forageId: 'rye', sowOn: '2027-09-10' } },
       ),
     ).toBe('Sow rye on a quarter of Church Field, 10 Sep');
+    const hours = {
+      setFeeding: { groupId: 'g', steps: [{ sourceIds: ['b'], portion: { share: 0.25 } }] },
+    };
+    expect(title('RICH_HOURS', hours)).toBe('Some hours a day on Saddle: 25% of what they eat');
+    expect(title('LIMIT_HOURS', { putLot: { name: 'Rounds' } })).toBe(
+      'Rounds for some hours a day',
+    );
+    const oats = { fieldId: 'a', forageId: 'spring_oats', sowOn: '2027-08-25' };
+    expect(title('COMPANION', { putSowing: oats })).toBe(
+      'Oats with what is sown on Church Field, 25 Aug',
+    );
     const bale = { units: 1, unitName: 'round bale' };
     expect(title('BUY_HAY', { putPurchase: { lot: bale, date: '2028-02-06' } })).toBe(
       'Buy 1 round bale, there 6 Feb',

@@ -37,6 +37,12 @@ export const LEVER_KINDS: Record<Kind, LeverKind> = {
     costs: 'free',
     none: 'Nothing stored is richer than what they eat, or the others would lack as much.',
   },
+  RICH_HOURS: {
+    name: 'Some hours a day on rich feed',
+    note: 'A field that is richer than what they eat, by the hour beside it, so that a little goes round. Never turn them out hungry; get them used to it over days; bloat, nitrate and too much brassica. Needs a gate and a routine.',
+    costs: 'free',
+    none: 'No green field is clearly richer than what they eat, or horses are among them.',
+  },
   KEEP_OFF: {
     name: 'Graze it at another time',
     note: 'Shut while its water does not hold out; the other fields carry them meanwhile, and what grows on it stands.',
@@ -54,6 +60,12 @@ export const LEVER_KINDS: Record<Kind, LeverKind> = {
     note: 'Saves from the first bale on; of what feeders cost a year bears an eighth. Shy animals must still get to it.',
     costs: 'a feeder',
     none: 'What is fed is fed with little waste, or it would bring too little.',
+  },
+  LIMIT_HOURS: {
+    name: 'Hay by the hour',
+    note: 'Opened for some hours a day and shut again, so that less is pulled out and trodden. Room for all at once; watch the shy ones. Never where hay is poor, nor for thin, growing, nursing or in-milk stock.',
+    costs: 'free',
+    none: 'What is fed wastes little already, or some that eat it are growing, near birth, nursing, thin or short of energy or protein: poor hay must not be limited.',
   },
   SLOW_ROUND: {
     name: 'Lengthen the round',
@@ -115,6 +127,12 @@ export const LEVER_KINDS: Record<Kind, LeverKind> = {
     costs: 'seed and drill',
     none: 'No crop that fits the place is ready in time, or what it costs is far dearer than hay.',
   },
+  COMPANION: {
+    name: 'Oats with a slower crop',
+    note: 'Half a rate of oats in the same pass as a crop that the plan sows: first feed some weeks sooner, the partner fills the spring. Graze it in time, or it shades the partner; it freezes out where winter is cold.',
+    costs: 'seed',
+    none: 'The plan sows no slower winter crop at a time that suits oats, or they bring too little for their seed. Put the crop in the plan first.',
+  },
   MOVE_BIRTHS: {
     name: 'Move births',
     note: 'Milk asks for most, where the grass gives it. Decided when the males go in; the young are another age when they are sold, and some dams come late.',
@@ -169,6 +187,7 @@ export const LEVER_KINDS: Record<Kind, LeverKind> = {
 const FROM_STORE: Kind[] = [
   'OPEN_STORE',
   'LESS_WASTE',
+  'LIMIT_HOURS',
   'STORE_FIRST',
   'CUT_SURPLUS',
   'CUT_WRAPPED',
@@ -178,12 +197,13 @@ const FROM_STORE: Kind[] = [
 ];
 
 /** Kinds that help where dry matter is not what lacks, and only there. */
-const ONLY_NEEDS: Kind[] = ['BETTER_FEED', 'KEEP_OFF', 'SUPPLEMENT', 'BRING_WATER'];
+const ONLY_NEEDS: Kind[] = ['BETTER_FEED', 'RICH_HOURS', 'KEEP_OFF', 'SUPPLEMENT', 'BRING_WATER'];
 
 const FEEDS_BETTER: Kind[] = [
   'OPEN_STANDING',
   'OPEN_STORE',
   'BETTER_FEED',
+  'RICH_HOURS',
   'OPEN_SOONER',
   'STOCKPILE',
   'WEAN_SOONER',
@@ -252,6 +272,17 @@ export function leverTitle(
       const { portion, sourceIds } = has(lever, 'setFeeding').steps[0];
       const share = portion?.share ? `${Math.round(portion.share * 100)}% of what they eat` : 'all';
       return `${some(sourceIds.map(lot))} for them: ${share}`;
+    }
+    case 'RICH_HOURS': {
+      const { portion, sourceIds } = has(lever, 'setFeeding').steps[0];
+      const share = Math.round((portion?.share ?? 1) * 100);
+      return `Some hours a day on ${some(sourceIds.map(field))}: ${share}% of what they eat`;
+    }
+    case 'LIMIT_HOURS':
+      return `${some(lever.edits.map((e) => e.putLot!.name))} for some hours a day`;
+    case 'COMPANION': {
+      const oats = has(lever, 'putSowing');
+      return `Oats with what is sown on ${field(oats.fieldId)}, ${shortDate(oats.sowOn)}`;
     }
     case 'KEEP_OFF': {
       const closing = has(lever, 'putClosing');

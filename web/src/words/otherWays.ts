@@ -19,16 +19,6 @@ export const OTHER_WAYS: OtherWay[] = [
     lead: [7, 20],
   },
   {
-    name: 'Limit the hours at hay',
-    note: 'Less is pulled out and trodden. Poor hay must not be limited; shy animals lose condition.',
-    lead: [1, 7],
-  },
-  {
-    name: 'A few hours a day on rich feed',
-    note: 'Small grain, clover or brassica as the protein beside poor forage: one hectare serves several times the stock. Never turn them out hungry; bloat and nitrate.',
-    lead: [1, 7],
-  },
-  {
     name: 'Set bales out and open them in turn',
     note: 'Saves tractor hours and puts nutrients on poor ground; mud in a mild winter, twine and film to be taken off.',
     lead: [7, 60],
@@ -51,12 +41,6 @@ export const OTHER_WAYS: OtherWay[] = [
     note: 'Weeks of feed in good storage, oldest out first, refilled in flush years; a loss in store each year.',
     lead: [0, 7],
     where: 'a lot keeps units back for a season, in Store',
-  },
-  {
-    name: 'Oats sown with a slower winter crop',
-    note: 'Feed two to four weeks sooner; they freeze out where it is cold and shade the partner if grazed late.',
-    lead: [45, 80],
-    where: 'a mixture of your own, in Land',
   },
   {
     name: 'More seed for earlier feed',

@@ -89,15 +89,17 @@ public final class FeedBeside implements Lever {
     if (!straw) {
       return true;
     }
-    int rung = SellingOrder.rung(group);
-    return (rung == 2 || rung == 4) && isDry(trial, group);
+    return isGrownAndDry(trial, group, trial.gap().firstDay(), trial.gap().lastDay());
   }
 
-  private static boolean isDry(Trial trial, AnimalGroup group) {
+  /** Grown cattle, sheep and goats of which none is in milk or near birth on some days. */
+  static boolean isGrownAndDry(Trial trial, AnimalGroup group, int first, int last) {
+    int rung = SellingOrder.rung(group);
+    if (group.kind().startsWith("horse/") || (rung != 2 && rung != 4)) {
+      return false;
+    }
     int g = trial.stated().farm().groups().indexOf(group);
     GroupYear year = trial.before().resolved().groupYear(g);
-    int first = trial.gap().firstDay();
-    int last = trial.gap().lastDay();
     boolean inMilk =
         year.births().stream()
             .anyMatch(b -> b[0] - BEFORE_BIRTH_DAYS <= last && b[0] + NURSING_DAYS >= first);

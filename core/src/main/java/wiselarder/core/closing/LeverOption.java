@@ -42,12 +42,16 @@ public record LeverOption(
     OPEN_STORE,
     /** The better of what is stored, for those that need it. */
     BETTER_FEED,
+    /** Some hours a day on what is rich and green, for those that need it. */
+    RICH_HOURS,
     /** A field without the water that they drink, while it lacks. */
     KEEP_OFF,
     /** A shut field, before its day. */
     OPEN_SOONER,
     /** Stored feed by a way that wastes less. */
     LESS_WASTE,
+    /** Good hay for some hours a day. */
+    LIMIT_HOURS,
     /** A longer rotation, so that more stands. */
     SLOW_ROUND,
     /** Fields in strips, a day or two at a time. */
@@ -63,6 +67,8 @@ public record LeverOption(
     IRRIGATE,
     /** A crop, on a field that lies idle then or gives little. */
     SOW,
+    /** Oats in the same pass with a slower crop. */
+    COMPANION,
     MOVE_BIRTHS,
     SELL,
     SEND_AWAY,
@@ -89,13 +95,14 @@ public record LeverOption(
     }
 
     private static final Set<Kind> ONLY_NEEDS =
-        EnumSet.of(BETTER_FEED, KEEP_OFF, SUPPLEMENT, BRING_WATER);
+        EnumSet.of(BETTER_FEED, RICH_HOURS, KEEP_OFF, SUPPLEMENT, BRING_WATER);
 
     /** Ways that bring stored feed are none where less of it is to be fed. */
     private static final Set<Kind> FROM_STORE =
         EnumSet.of(
             OPEN_STORE,
             LESS_WASTE,
+            LIMIT_HOURS,
             STORE_FIRST,
             CUT_SURPLUS,
             CUT_WRAPPED,
@@ -108,6 +115,7 @@ public record LeverOption(
             OPEN_STANDING,
             OPEN_STORE,
             BETTER_FEED,
+            RICH_HOURS,
             OPEN_SOONER,
             STOCKPILE,
             WEAN_SOONER,

@@ -265,6 +265,9 @@ public final class Bill {
                 priced(prices.of(forage), forage, field, taken.bought(), month, 0);
               }
             });
+    if (isInOnePassWithAnother(s)) {
+      return;
+    }
     switch (s.preparation()) {
       case GRAZE_DOWN -> job("drill_no_till", field, ha, month);
       case LIGHT_DISKING -> {
@@ -280,6 +283,13 @@ public final class Bill {
         job("drill", field, ha, month);
       }
     }
+  }
+
+  /** What is sown on one day on one field goes through the drill once. */
+  private boolean isInOnePassWithAnother(Sowing s) {
+    return stated.plan().sowings().stream()
+        .takeWhile(x -> !x.id().equals(s.id()))
+        .anyMatch(x -> x.fieldId().equals(s.fieldId()) && x.sowOn().equals(s.sowOn()));
   }
 
   /** Line of seed that lies in the shed. */

@@ -6,6 +6,7 @@ import static wiselarder.core.Farms.ENGINE;
 import static wiselarder.core.Farms.START;
 
 import java.time.MonthDay;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -68,11 +69,30 @@ class NeedWaysTest {
   @Test
   void theBetterHayForThoseThatNeedIt() {
     FarmPlan plan = onPoorHay().build();
-    List<LeverOption> all = options(plan, Gap.Kind.PROTEIN, new BetterFeed());
+    List<LeverOption> all = options(plan, Gap.Kind.PROTEIN, BetterFeed.stored());
     assertThat(all).hasSize(1);
     keepsItsPromise(plan, Gap.Kind.PROTEIN, all.get(0));
     FeedStep step = ((PlanEdit.SetFeeding) all.get(0).edits().get(0)).steps().get(0);
     assertThat(step.sourceIds()).containsExactly("good");
+    assertThat(all.get(0).cost()).isZero();
+  }
+
+  /** A clover sward that nobody opens: some hours on it a day, the poor hay beside it. */
+  @Test
+  void someHoursADayOnWhatIsRich() {
+    Farms farms = onPoorHay();
+    farms.lots.removeIf(l -> l.id().equals("good"));
+    farms.fields.add(
+        Farms.stand("clover", 6, "ryegrass_white_clover", Collections.nCopies(12, 20.0), 2500));
+    farms.fields.add(Farms.stand("stalks", 6, "corn_residue", null, 2500));
+    FarmPlan plan = farms.build();
+    List<LeverOption> all = options(plan, Gap.Kind.PROTEIN, BetterFeed.byTheHour());
+    assertThat(all).hasSize(1);
+    keepsItsPromise(plan, Gap.Kind.PROTEIN, all.get(0));
+    FeedStep step = ((PlanEdit.SetFeeding) all.get(0).edits().get(0)).steps().get(0);
+    assertThat(step.kind()).isEqualTo(FeedStep.Kind.GRAZE);
+    assertThat(step.sourceIds()).containsExactly("clover");
+    assertThat(step.portion().share()).isLessThanOrEqualTo(0.5);
     assertThat(all.get(0).cost()).isZero();
   }
 

@@ -2,6 +2,7 @@ package wiselarder.core.closing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 import static wiselarder.core.Farms.ENGINE;
 import static wiselarder.core.Farms.START;
 
@@ -12,6 +13,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import wiselarder.core.Farms;
 import wiselarder.core.balance.YearBalance;
+import wiselarder.core.cost.Bill;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.forage.SowingTable;
 import wiselarder.core.gap.Gap;
@@ -23,6 +25,7 @@ import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.Items;
+import wiselarder.core.plan.Seed;
 import wiselarder.core.plan.Sowing;
 import wiselarder.core.price.OwnPrice;
 import wiselarder.core.store.Lot;
@@ -417,5 +420,78 @@ class WaysTest {
     LeverOption standing = options(open, new OpenStanding()).get(0);
     assertThat(Waiting.bringsKg(ENGINE, open, gap(open), standing.edits(), 30))
         .isLessThan(standing.bringsKg());
+  }
+
+  /** Dry cows on good hay from mid November until it runs out, long before they calve in June. */
+  private static Farms dryOnHay(String hay) {
+    Farms farms =
+        new Farms()
+            .field("grass", 60, 40, 3000)
+            .graze("cows", null, START.plusDays(75))
+            .graze("cows", START.plusDays(230), null)
+            .feed("cows", START.plusDays(75), START.plusDays(230));
+    farms.groups.add(Farms.dams("cows", "beef/cow", 20, 600, MonthDay.of(6, 10), 0.9));
+    farms.lots.add(Farms.of("hay", 60, hay));
+    return farms;
+  }
+
+  /** Of 60 bales 15% are left at an open ring and 6% where they come for some hours. */
+  @Test
+  void goodHayIsOpenedForSomeHours() {
+    FarmPlan plan = dryOnHay("hay_orchardgrass_early").build();
+    LeverOption option = options(plan, new LimitHours()).get(0);
+    Lot lot = (Lot) ((PlanEdit.Put<?>) option.edits().get(0)).item();
+    assertThat(lot.feedingMethodId()).isEqualTo("f_limit_hours");
+    assertThat(option.bringsKg()).isCloseTo(60 * lot.kgDmPerUnit() * 0.09, withinPercentage(15));
+    assertThat(option.decideBy()).isEqualTo(START.plusDays(75));
+  }
+
+  @Test
+  void poorHayIsNotLimitedNorWhatGrowingStockEat() {
+    assertThat(options(dryOnHay("hay_native_late").build(), new LimitHours())).isEmpty();
+    Farms steers = dryOnHay("hay_orchardgrass_early");
+    steers.groups.set(
+        0,
+        new AnimalGroup(
+            "cows", "cows", "beef/steer", 25, 350, 0.3, null, null, 1, 0, null, null, null, null));
+    assertThat(options(steers.build(), new LimitHours())).isEmpty();
+  }
+
+  /** Ryegrass of late August alone feeds from mid October; oats with it some weeks sooner. */
+  @Test
+  void oatsGoInWithTheRyegrass() {
+    Farms farms = new Farms();
+    farms.start = LocalDate.of(2026, 7, 1);
+    LocalDate august = farms.start.plusDays(55);
+    farms
+        .eaters("herd", 40, 10)
+        .field("near", 20, 25, 2500)
+        .bales("hay", 500)
+        .graze("herd", null, farms.start.plusDays(100), "near")
+        .graze("herd", null, null, "sod")
+        .feed("herd", farms.start.plusDays(125), null);
+    farms.fields.add(Farms.stand("sod", 10, "bermudagrass", Collections.nCopies(12, 8.0), 900));
+    farms.sowings.add(
+        new Sowing(
+            "s", "sod", "annual_ryegrass", august, Sowing.Preparation.FULL_SEEDBED, null, 1, null));
+    // bought, the seed would be far dearer than hay for so little; here it lies in the shed
+    FarmPlan plan =
+        new PlanEdit.Put<>(Items.SEEDS, new Seed("spring_oats", 1000, "")).apply(farms.build());
+    LeverOption option = options(plan, new Companion()).get(0);
+    Sowing oats = (Sowing) ((PlanEdit.Put<?>) option.edits().get(0)).item();
+    assertThat(oats.forageId()).isEqualTo("spring_oats");
+    assertThat(oats.sowOn()).isEqualTo(august);
+    assertThat(oats.seedShare()).isEqualTo(0.5);
+    // seed, and no second pass of plough and drill
+    Bill bill =
+        Bill.of(
+            ENGINE.simulate(plan), ENGINE.tryOut(plan, option.edits()), ENGINE.catalogue(), false);
+    assertThat(bill.lines()).hasSize(1);
+    assertThat(option.decideBy()).isEqualTo(august);
+    double left = ENGINE.tryOut(plan, option.edits()).totalBareKg();
+    assertThat(ENGINE.simulate(plan).totalBareKg() - left)
+        .isCloseTo(option.bringsKg(), within(1e-6));
+    FarmPlan with = PlanEdit.all(plan, option.edits());
+    assertThat(new Companion().candidates(new Trial(ENGINE, with, gap(with)))).isEmpty();
   }
 }
