@@ -31,7 +31,6 @@ class WarmUp {
   void begin() {
     Thread aside = new Thread(this::run, "warm-up");
     aside.setDaemon(true);
-    aside.setPriority(Thread.MIN_PRIORITY);
     aside.start();
   }
 
