@@ -374,17 +374,18 @@ final class MixSearch {
     LocalDate date =
         stated.plan().year().date(Math.max(0, firstLeft(look, on) - BOUGHT_BEFORE_DAYS));
     BuyHay lever = new BuyHay(pattern, date);
-    Trial there = new Trial(look.engine, changed, gap);
+    Trial there = new Trial(look.engine, changed, ofThoseLeft(look, on));
     double unitKg = lever.known(there).kgDmPerUnit();
     int few = 0;
     int enough = 0;
     double left = leftKg(look, on);
     for (int attempt = 0; left > 0; attempt++) {
-      if (attempt == MOST_TRIES) {
+      if (attempt == MOST_TRIES || enough > MOST_UNITS) {
         return Optional.empty();
       }
       few = enough;
-      enough += Math.max(1, (int) Math.floor(left / unitKg));
+      // what is bought may be eaten on other days first: more and more of it
+      enough += Math.max(1, Math.max(enough / 2, (int) Math.floor(left / unitKg)));
       left = leftKg(look, with(on, lever.bought(there, enough)));
     }
     while (enough - few > 1) {
@@ -402,6 +403,25 @@ final class MixSearch {
         : Optional.of(new Bought(hay, measured.cost(), measured.bringsKg()));
   }
 
+  /** The gap of its own groups and of those that a mix would leave short beside them. */
+  private Gap ofThoseLeft(Look look, List<PlanEdit> on) {
+    YearBalance after = look.engine.tryFarmOnly(stated, on);
+    List<Gap.GroupShare> shares = new ArrayList<>(gap.groups());
+    List<AnimalGroup> groups = stated.farm().groups();
+    for (int g = 0; g < groups.size(); g++) {
+      String id = groups.get(g).id();
+      double kg = 0;
+      for (int d = 0; d < after.days(); d++) {
+        double worse = Math.max(0, after.bareKg(g, d) - look.before.bareKg(g, d));
+        kg += inGap(d) ? after.bareKg(g, d) : worse;
+      }
+      if (kg > NOTHING_KG && shares.stream().noneMatch(s -> s.groupId().equals(id))) {
+        shares.add(new Gap.GroupShare(id, kg));
+      }
+    }
+    return gap.of(shares);
+  }
+
   /** The first day on which something is to be made good; no later than the gap begins. */
   private int firstLeft(Look look, List<PlanEdit> on) {
     YearBalance after = look.engine.tryFarmOnly(stated, on);
@@ -412,7 +432,10 @@ final class MixSearch {
     return day;
   }
 
-  private static final int MOST_TRIES = 24;
+  private static final int MOST_TRIES = 12;
+
+  /** More units than this nobody buys. */
+  private static final int MOST_UNITS = 20_000;
 
   private static List<PlanEdit> with(List<PlanEdit> edits, PlanEdit more) {
     List<PlanEdit> all = new ArrayList<>(edits);

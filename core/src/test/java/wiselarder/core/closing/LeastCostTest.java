@@ -1,5 +1,6 @@
 package wiselarder.core.closing;
 
+import static java.util.stream.Collectors.toSet;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static wiselarder.core.Farms.ENGINE;
@@ -8,6 +9,7 @@ import static wiselarder.core.Farms.START;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import wiselarder.core.Farms;
 import wiselarder.core.balance.YearBalance;
@@ -16,6 +18,7 @@ import wiselarder.core.gap.Gap;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Stand;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.Purchase;
 import wiselarder.core.store.Lot;
 
 /** The cheapest mix of ways, run through the engine. */
@@ -49,6 +52,40 @@ class LeastCostTest {
       FarmPlan plan, List<LeverOption> found, Set<Integer> must, Set<Integer> never) {
     List<List<PlanEdit>> ways = found.stream().map(LeverOption::edits).toList();
     return LeastCost.of(ENGINE, plan, gap(plan), ways, HAY, new Wishes(must, never));
+  }
+
+  /** Others who graze what is opened would go short for it: hay is bought for them too. */
+  @Test
+  void hayIsBoughtForThoseWhoPayForTheMix() {
+    FarmPlan plan =
+        new Farms()
+            .eaters("herd", 20, 10)
+            .eaters("young", 8, 10)
+            .field("near", 10, 25, 2000)
+            .field("behind", 6, 20, 2600)
+            .bales("hay", 40)
+            .graze("herd", null, START.plusDays(75), "near")
+            .graze("herd", START.plusDays(212), null, "near")
+            .feed("herd", null, null)
+            .graze("young", null, null, "behind")
+            .feed("young", null, null)
+            .build();
+    List<LeverOption> found = found(plan);
+    int open =
+        IntStream.range(0, found.size())
+            .filter(i -> found.get(i).kind() == LeverOption.Kind.OPEN_STANDING)
+            .findFirst()
+            .orElseThrow();
+    YearBalance alone = ENGINE.tryOut(plan, found.get(open).edits());
+    double young = IntStream.range(0, alone.days()).mapToDouble(d -> alone.bareKg(1, d)).sum();
+    assertThat(young).isGreaterThan(100);
+    Set<Integer> others =
+        IntStream.range(0, found.size()).filter(i -> i != open).boxed().collect(toSet());
+    LeastCost mix = solved(plan, found, Set.of(open), others);
+    assertThat(mix.taken()).containsExactly(open);
+    assertThat(mix.leftKg()).isZero();
+    Purchase hay = (Purchase) ((PlanEdit.Put<?>) mix.hay().get(0)).item();
+    assertThat(hay.forGroups()).containsExactlyInAnyOrder("herd", "young");
   }
 
   /** What is said of it is what the engine says of its edits; it is no dearer than hay alone. */
