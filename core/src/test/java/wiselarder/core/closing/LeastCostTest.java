@@ -62,7 +62,7 @@ class LeastCostTest {
             .eaters("herd", 20, 10)
             .eaters("young", 8, 10)
             .field("near", 10, 25, 2000)
-            .field("behind", 6, 20, 2600)
+            .field("behind", 12, 20, 2600)
             .bales("hay", 40)
             .graze("herd", null, START.plusDays(75), "near")
             .graze("herd", START.plusDays(212), null, "near")
@@ -70,6 +70,7 @@ class LeastCostTest {
             .graze("young", null, null, "behind")
             .feed("young", null, null)
             .build();
+    assertThat(gap(plan).groups()).extracting(Gap.GroupShare::groupId).containsExactly("herd");
     List<LeverOption> found = found(plan);
     int open =
         IntStream.range(0, found.size())
