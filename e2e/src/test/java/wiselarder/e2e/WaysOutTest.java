@@ -176,4 +176,57 @@ class WaysOutTest {
     assertThat(page.getByTestId("close-gap").or(page.getByTestId("planned")).first()).isVisible();
     assertThat(verdict()).not().containsText("runs out on 1 August");
   }
+
+  /** What lies in the shed is sown before any is bought, and crops are sought by it. */
+  @Test
+  void seedInTheShedIsSownFirst() {
+    page.navigate(product.demo() + "/store");
+    page.getByText("Seed in the shed").click();
+    page.getByLabel("Seed of").selectOption("Cereal rye");
+    Hand.input(page, "That would be sown").fill("500");
+    button("Put it there").click();
+    assertThat(page.getByTestId("seed-shed")).containsText("500 lb");
+    page.navigate(product.demo() + "/gaps");
+    button("Ways to close it").click();
+    page.getByText("Choose a crop for this gap").click();
+    page.getByLabel("Only what there is seed of in the shed").check();
+    Locator crops = page.getByTestId("crops");
+    assertThat(crops).containsText("seed in the shed for 5.0 ac");
+    assertThat(crops).not().containsText("ryegrass");
+    crops.getByRole(AriaRole.BUTTON).first().click();
+    Hand.MOUSE.side(page, "Cost");
+    assertThat(page.getByTestId("bill")).containsText("Seed from the shed");
+    assertThat(page.getByTestId("bill")).containsText("500 lb that need not be bought");
+    page.navigate(product.demo() + "/store");
+    button("Remove seed of Cereal rye").click();
+    assertThat(page.getByTestId("seed-shed")).containsText("none stated");
+  }
+
+  @Test
+  void aFieldIsPartedByShareAndPutTogetherAgain() {
+    page.navigate(product.demo() + "/land");
+    button("Do something here").click();
+    page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Part it in two"))
+        .click();
+    Hand.input(page, "Share that becomes a field of its own").fill("25");
+    Hand.input(page, "Name of the new field").fill("Creek end");
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Part it").setExact(true))
+        .click();
+    assertThat(button("Creek end")).isVisible();
+    page.getByLabel("Undo").first().click();
+    assertThat(page.getByText("Creek end")).hasCount(0);
+  }
+
+  /** Hay of 9% protein and growing steers: some hours a day on what stands green. */
+  @Test
+  void someHoursADayOnRichFeedMeetProtein() {
+    page.navigate(product.demo() + "/gaps");
+    Locator needs = page.getByTestId("needs");
+    assertThat(needs).containsText("Steers, 18 Jan to 19 Feb: short on 33 days");
+    button("Ways to meet protein: Steers, 18 Jan").click();
+    button("Some hours a day on").click();
+    assertThat(page.getByTestId("in-full")).containsText("Takes away");
+    button("Put it in the plan").click();
+    assertThat(needs).not().containsText("Steers, 18 Jan to 19 Feb: short on 33 days");
+  }
 }
