@@ -16,7 +16,7 @@ const ALLOWED: Record<string, string[]> = {
   records: ['api', 'units', 'plan'],
   form: ['api', 'units', 'words', 'plan'],
   people: ['api', 'words', 'plan', 'form'],
-  seasons: ['api', 'units', 'words', 'plan', 'form'],
+  seasons: ['api', 'units', 'words', 'plan', 'ruler', 'form'],
   prices: ['api', 'units', 'words', 'plan', 'form', 'seasons'],
   gaps: ['api', 'units', 'words', 'plan', 'form', 'seasons'],
   shell: ['plan', 'form', 'people', 'seasons', 'history'],

@@ -77,6 +77,10 @@ export type CropSownOn = Read<Schemas['CropSownOn']>;
 export type Mix = Read<Schemas['MixView']>;
 export type HayOffer = Read<Schemas['OfferView']>;
 export type Advice = Read<Schemas['AdviceView']>;
+export type Thousand = Read<Schemas['ThousandView']>;
+export type ThousandResult = NonNullable<Thousand['result']>;
+export type Fan = Read<Schemas['FanView']>;
+export type Hold = Read<Schemas['HoldView']>;
 export type PolicyEffect = Read<Schemas['PolicyView']>;
 export type Sureness = Read<Schemas['SurenessView']>;
 export type Price = Read<Schemas['PriceView']>;
@@ -292,6 +296,11 @@ export function apiIn(looking: { season: string }) {
     market: (id: string, month: string) =>
       get<HayOffer[]>(inSeason(`/plans/${id}/market?${query({ month })}`)),
     advice: (id: string) => get<Advice>(inSeason(`/plans/${id}/advice`)),
+    beginThousand: (id: string) => post<Thousand>(`/plans/${id}/thousand`, {}),
+    thousand: (id: string) => get<Thousand>(`/plans/${id}/thousand`),
+    stopThousand: (id: string) => remove(`/plans/${id}/thousand`),
+    hold: (id: string, share: number) =>
+      get<Hold[]>(`/plans/${id}/thousand/hold?${query({ share: String(share) })}`),
     policies: (id: string) => get<PolicyEffect[]>(inSeason(`/plans/${id}/policies`)),
     waiting: (id: string, at: GapPlace, edits: Edit[], days: number[]) =>
       post<(number | null)[]>(ofGap(`/plans/${id}/waiting`, at), { gap: at.gap, edits, days }),

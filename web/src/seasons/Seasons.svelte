@@ -5,6 +5,7 @@
   import { seasonOptions } from './names';
   import Records from './Records.svelte';
   import ScenarioForm from './ScenarioForm.svelte';
+  import Thousand from './Thousand.svelte';
 
   const open = thePlan();
 
@@ -23,8 +24,9 @@
 
 <MiniYear />
 <div class="page">
+  <Thousand />
   <section class="panel form" aria-labelledby="season-title">
-    <h1 id="season-title">{name}</h1>
+    <h2 id="season-title">{name}</h2>
     <div class="choices" role="group" aria-label="Look at">
       {#each options as o (o.key)}
         <button

@@ -1,6 +1,7 @@
 import type { Overlay, PlanView, WeatherRecord } from '../api/client';
 import { lastDay, longDate } from '../units/dates';
 import { figure, unitOf, type System } from '../units/units';
+import { yearNames } from './yearNames.svelte';
 
 export interface SeasonOption {
   key: string;
@@ -20,7 +21,13 @@ export function seasonOptions(
     { key: 'normal', name: 'Normal year' },
     { key: 'dry', name: 'Dry year, one in ten' },
     { key: 'wet', name: 'Wet year, one in ten' },
-    ...OFFERED_SEEDS.map((n) => ({ key: `seed:${n}`, name: `Simulated year ${n}` })),
+    ...OFFERED_SEEDS.map((n) => ({
+      key: `seed:${n}`,
+      name: yearNames[`seed:${n}`] ?? `Simulated year ${n}`,
+    })),
+    ...Object.entries(yearNames)
+      .filter(([key]) => !OFFERED_SEEDS.some((n) => key === `seed:${n}`))
+      .map(([key, name]) => ({ key, name })),
     ...plan.scenarios.map((s) => ({ key: `scenario:${s.id}`, name: s.name })),
     ...records.flatMap((r) =>
       r.years.map((y) => ({
@@ -40,7 +47,8 @@ export function inSeasonWords(key: string, options: SeasonOption[]): string {
   if (key === 'normal') return '';
   if (key === 'dry') return 'In the dry year that comes once in ten';
   if (key === 'wet') return 'In the wet year that comes once in ten';
-  return `In ${options.find((o) => o.key === key)?.name ?? key}`;
+  const name = options.find((o) => o.key === key)?.name ?? key;
+  return `In ${name.replace(/^(A|The) /, (article) => article.toLowerCase())}`;
 }
 
 /** What an overlay does, in words. */

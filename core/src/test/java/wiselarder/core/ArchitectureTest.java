@@ -153,6 +153,20 @@ class ArchitectureTest {
                   "store",
                   "weather")),
           Map.entry(
+              "seasons",
+              Set.of(
+                  "engine",
+                  "edit",
+                  "resolved",
+                  "balance",
+                  "cost",
+                  "herd",
+                  "land",
+                  "plan",
+                  "quantity",
+                  "store",
+                  "weather")),
+          Map.entry(
               "closing",
               Set.of(
                   "cost",

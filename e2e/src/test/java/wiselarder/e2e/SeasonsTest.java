@@ -231,4 +231,32 @@ class SeasonsTest {
     assertThat(shown).containsText("kept standing, late");
     assertThat(shown).containsText("Product defaults");
   }
+
+  /** As sure as wanted: what to hold is put in the plan, and the years say so. */
+  @Test
+  void aThousandYearsSayHowSureItIsAndWhatToHold() {
+    Hand.MOUSE.link(page, "Seasons");
+    Locator thousand = page.getByTestId("thousand");
+    assertThat(thousand.locator("h1")).containsText("Feed lasts in");
+    assertThat(thousand.locator("svg[role=img]")).hasCount(4);
+    page.getByLabel("Feed is to last in").selectOption("8 years of 10");
+    Locator hold = page.getByTestId("hold");
+    assertThat(hold).containsText("To be sure in 8 of 10 years: hold");
+    String bales = found(hold, "hold ([\\d,]+) round bales");
+    button("A year like the worst in five").click();
+    assertThat(page.getByTestId("verdict-season")).containsText("a year like the worst in five");
+    Assertions.assertThat(
+            (String)
+                page.locator("select[title^='The weather']")
+                    .evaluate("s => s.selectedOptions[0].textContent"))
+        .isEqualTo("A year like the worst in five");
+    look("normal");
+    thousand
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Put it in the plan"))
+        .click();
+    assertThat(hold).containsText("nothing more is to be held");
+    assertThat(thousand.locator("h1")).containsText("Feed lasts in 8 of 10 years");
+    Hand.MOUSE.link(page, "Gaps");
+    assertThat(page.getByTestId("planned")).containsText(bales + " round bales");
+  }
 }

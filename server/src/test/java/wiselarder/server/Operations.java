@@ -118,6 +118,10 @@ public final class Operations {
     CALLS.put("GET /api/plans/{id}/history/{revision}", bare(Needs.READER));
     CALLS.put("POST /api/plans/{id}/copy", json(Needs.PLANNER, "{\"name\": \"Wet year\"}"));
     CALLS.put("GET /api/plans/{id}/levers", bare(Needs.READER));
+    CALLS.put("POST /api/plans/{id}/thousand", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/thousand", bare(Needs.READER));
+    CALLS.put("DELETE /api/plans/{id}/thousand", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/thousand/hold", bare(Needs.READER));
     CALLS.put(
         "POST /api/plans/{id}/ways",
         json(Needs.READER, "{\"gap\": 0, \"ways\": [[%s]]}".formatted(EDIT)));

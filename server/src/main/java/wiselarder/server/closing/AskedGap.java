@@ -15,7 +15,7 @@ import wiselarder.core.store.Lot;
 import wiselarder.server.problem.ServerReason;
 
 /** A gap as it is asked for, by its place in the list of the year. */
-final class AskedGap {
+public final class AskedGap {
   private AskedGap() {}
 
   /**
@@ -51,7 +51,7 @@ final class AskedGap {
   }
 
   /** Hay to be bought like a lot of the farm, else like the first bales of its store. */
-  static Optional<Lot> pattern(FarmPlan stated, String lotId) {
+  public static Optional<Lot> pattern(FarmPlan stated, String lotId) {
     if (lotId == null) {
       // a clamp is not for sale
       return Optional.of(
@@ -75,7 +75,7 @@ final class AskedGap {
           "pattern", "Grass hay", "round bale", 0, 365, 0.87, "s_barn", "f_ring_open", null, "");
 
   /** Null for what is not known. */
-  static Double orNull(double value) {
+  public static Double orNull(double value) {
     return Double.isNaN(value) ? null : value;
   }
 }

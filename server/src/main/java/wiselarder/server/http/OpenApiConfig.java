@@ -66,6 +66,8 @@ class OpenApiConfig {
           Map.entry("Heights", Set.of("enterCm", "leaveCm", "againCm", "winterCm")),
           Map.entry("Anchor", Set.of("ofId")),
           Map.entry("PolicyView", Set.of("side", "cost")),
+          Map.entry("ThousandView", Set.of("result")),
+          Map.entry("HoldView", Set.of("cost")),
           Map.entry("SurplusCut", Set.of("cost")),
           Map.entry("FieldUse", Set.of("likeGrownKgPerHa")),
           Map.entry("AdviceView", Set.of("carriesShare", "carriesInDryShare")),

@@ -207,6 +207,7 @@ class RolesTest {
       String query =
           switch (operation) {
             case "GET /api/plans/{id}/levers" -> "?gap=0";
+            case "GET /api/plans/{id}/thousand/hold" -> "?share=0.9";
             case "GET /api/plans/{id}/crops" -> "?gap=0&fieldId=saddle";
             case "GET /api/plans/{id}/crops/dates" ->
                 "?gap=0&fieldId=saddle&forageId=cereal_rye&purpose=autumn_winter_feed";

@@ -1,0 +1,135 @@
+package wiselarder.core.seasons;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.BooleanSupplier;
+import java.util.function.IntConsumer;
+import java.util.stream.IntStream;
+import wiselarder.core.balance.YearBalance;
+import wiselarder.core.engine.Engine;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.Season;
+import wiselarder.core.quantity.Check;
+import wiselarder.core.resolved.ResolvedPlan;
+import wiselarder.core.weather.WeatherGenerator;
+
+/**
+ * A plan in many simulated years of the place, always the same ones: seeds 1 to their number.
+ *
+ * @param years each with what it came to, the mildest first
+ * @param dayKg a mean day's need in the normal year; a year that misses less counts as fed
+ * @param storeKg in store at the end of the day, kg DM
+ * @param standsKgPerHa what stands on the farm, over all its ground, kg DM/ha
+ * @param bareKg missing on the day, kg DM
+ */
+public record ManyYears(
+    List<Year> years, double dayKg, Fan storeKg, Fan standsKgPerHa, Fan bareKg) {
+
+  public static final int MOST_YEARS = 10_000;
+
+  /**
+   * What a year came to.
+   *
+   * @param bareKg missing over the plan, kg DM
+   * @param firstBareDay first day that is short by more than a twentieth of the need, -1 for none
+   * @param storeLeftKg in store on the last day
+   */
+  public record Year(long seed, double bareKg, int firstBareDay, double storeLeftKg) {}
+
+  /** Short by less than this share of the need, and a day counts as fed. */
+  private static final double SHORT_SHARE = 0.05;
+
+  /**
+   * Runs them on all processors.
+   *
+   * @param engine knows the farm; the season that it looks at does not count
+   * @param done is told how many years are done, from any thread
+   * @param stopped is asked before each year
+   * @throws CancellationException where it was stopped
+   */
+  public static ManyYears run(
+      Engine engine, FarmPlan stated, int count, IntConsumer done, BooleanSupplier stopped) {
+    Check.range("seasons.years", count, 1, MOST_YEARS);
+    ResolvedPlan normal = engine.in(Season.NORMAL).resolve(stated);
+    WeatherGenerator weather = normal.generator();
+    YearBalance usual = YearBalance.farmOnly(normal);
+    double ha = stated.farm().fields().stream().mapToDouble(f -> f.netAreaHa()).sum();
+    int days = usual.days();
+    float[][] store = new float[count][days];
+    float[][] stands = new float[count][days];
+    float[][] bare = new float[count][days];
+    Year[] years = new Year[count];
+    AtomicInteger ready = new AtomicInteger();
+    IntStream.range(0, count)
+        .parallel()
+        .forEach(
+            y -> {
+              if (stopped.getAsBoolean()) {
+                throw new CancellationException();
+              }
+              YearBalance b = YearBalance.farmOnly(normal.in(weather.year(y + 1)));
+              for (int d = 0; d < days; d++) {
+                store[y][d] = (float) storeKg(b, d);
+                stands[y][d] = ha <= 0 ? 0 : (float) (b.standingKg(d) / ha);
+                bare[y][d] = (float) b.bareKg(d);
+              }
+              years[y] = year(y + 1, b);
+              done.accept(ready.incrementAndGet());
+            });
+    return new ManyYears(
+        List.of(years).stream()
+            .sorted(Comparator.comparingDouble(Year::bareKg).thenComparingLong(Year::seed))
+            .toList(),
+        IntStream.range(0, days).mapToDouble(usual::needKg).sum() / days,
+        Fan.of(store, days),
+        Fan.of(stands, days),
+        Fan.of(bare, days));
+  }
+
+  static Year year(long seed, YearBalance b) {
+    int first = 0;
+    while (first < b.days() && b.bareKg(first) <= SHORT_SHARE * b.needKg(first)) {
+      first++;
+    }
+    int last = b.days() - 1;
+    return new Year(seed, b.totalBareKg(), first > last ? -1 : first, storeKg(b, last));
+  }
+
+  private static double storeKg(YearBalance b, int day) {
+    double kg = 0;
+    for (int l = 0; l < b.resolved().lots.length; l++) {
+      kg += b.lotKg(l, day);
+    }
+    return kg;
+  }
+
+  /** Whether less than a day's feed is missing in a year. */
+  public boolean isFed(Year year) {
+    return year.bareKg < dayKg;
+  }
+
+  /** Years in which feed lasts. */
+  public int fed() {
+    return (int) years.stream().filter(this::isFed).count();
+  }
+
+  /** The day by which so large a share of all years has fallen short; -1 where fewer ever do. */
+  public int shortBy(double share) {
+    List<Integer> days =
+        years.stream().map(Year::firstBareDay).filter(d -> d >= 0).sorted().toList();
+    int rank = wanted(share);
+    return rank > days.size() ? -1 : days.get(rank - 1);
+  }
+
+  /** How many of the years a share of them is. */
+  public int wanted(double share) {
+    return Math.max(1, Math.min(years.size(), (int) Math.ceil(share * years.size() - 1e-9)));
+  }
+
+  /** The year that so large a share of all is no harder than. */
+  public Year noHarder(double share) {
+    return years.get(wanted(share) - 1);
+  }
+}

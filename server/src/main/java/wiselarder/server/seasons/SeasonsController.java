@@ -1,0 +1,193 @@
+package wiselarder.server.seasons;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Stream;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import wiselarder.core.edit.PlanEdit;
+import wiselarder.core.engine.Engine;
+import wiselarder.core.plan.Season;
+import wiselarder.core.seasons.Fan;
+import wiselarder.core.seasons.FeedToHold;
+import wiselarder.core.seasons.ManyYears;
+import wiselarder.server.closing.AskedGap;
+import wiselarder.server.people.Person;
+import wiselarder.server.plan.Plans;
+import wiselarder.server.plan.StoredPlan;
+import wiselarder.server.weather.FarmWeather;
+
+/** A plan in a thousand simulated years. */
+@RestController
+@RequestMapping("/api/plans/{id}/thousand")
+class SeasonsController {
+  private final Plans plans;
+  private final FarmWeather weather;
+  private final ThousandYears thousand;
+
+  SeasonsController(Plans plans, FarmWeather weather, ThousandYears thousand) {
+    this.plans = plans;
+    this.weather = weather;
+    this.thousand = thousand;
+  }
+
+  /**
+   * How a figure spreads by day: so much or less in 10, 25, 50, 75 and 90 of a hundred years.
+   *
+   * @param p10 whole kg DM, or kg DM/ha
+   */
+  record FanView(int[] p10, int[] p25, int[] p50, int[] p75, int[] p90) {
+    static FanView of(Fan fan) {
+      return new FanView(
+          whole(fan.p10()), whole(fan.p25()), whole(fan.p50()), whole(fan.p75()), whole(fan.p90()));
+    }
+
+    private static int[] whole(double[] values) {
+      return Arrays.stream(values).mapToInt(v -> (int) Math.round(v)).toArray();
+    }
+  }
+
+  /**
+   * One of the years, by how hard it is.
+   *
+   * @param share of the years that are no harder
+   * @param season key by which it is looked at
+   * @param firstBareDay first day that falls short, -1 for none
+   */
+  record NamedYear(double share, String season, double bareKg, int firstBareDay) {}
+
+  /**
+   * What the years came to.
+   *
+   * @param fed years in which less than a day's feed is missing
+   * @param shortByTenth day by which a tenth of all years has fallen short, {@code shortByHalf} by
+   *     which half have; -1 where fewer ever do
+   * @param bareKgByYear what each misses, the mildest first
+   */
+  record ThousandResult(
+      int years,
+      int fed,
+      double dayKg,
+      int shortByTenth,
+      int shortByHalf,
+      FanView storeKg,
+      FanView standsKgPerHa,
+      FanView bareKg,
+      int[] bareKgByYear,
+      List<NamedYear> named) {
+    static ThousandResult of(ManyYears many) {
+      return new ThousandResult(
+          many.years().size(),
+          many.fed(),
+          many.dayKg(),
+          many.shortBy(0.1),
+          many.shortBy(0.5),
+          FanView.of(many.storeKg()),
+          FanView.of(many.standsKgPerHa()),
+          FanView.of(many.bareKg()),
+          many.years().stream().mapToInt(y -> (int) Math.round(y.bareKg())).toArray(),
+          SHARES.stream().map(s -> named(many, s)).toList());
+    }
+
+    private static final List<Double> SHARES = List.of(0.1, 0.5, 0.8, 0.9, 0.95, 1.0);
+
+    private static NamedYear named(ManyYears many, double share) {
+      ManyYears.Year y = many.noHarder(share);
+      return new NamedYear(share, Season.simulated(y.seed()).key(), y.bareKg(), y.firstBareDay());
+    }
+  }
+
+  /**
+   * A run.
+   *
+   * @param done years that are done, {@code of} so many
+   * @param under true while it goes on
+   * @param result null until it is done
+   */
+  record ThousandView(int done, int of, boolean under, boolean stopped, ThousandResult result) {
+    static ThousandView of(ThousandYears.Run run) {
+      if (run == null) {
+        return new ThousandView(0, ThousandYears.YEARS, false, false, null);
+      }
+      ManyYears result = run.result();
+      boolean under = result == null && !run.stopped() && !run.failed();
+      return new ThousandView(
+          run.done(),
+          ThousandYears.YEARS,
+          under,
+          run.stopped() || run.failed(),
+          result == null ? null : ThousandResult.of(result));
+    }
+  }
+
+  /** Begins the run of the plan as it stands, or gives the one that is kept. */
+  @PostMapping
+  ThousandView begin(@PathVariable String id, @AuthenticationPrincipal Person person) {
+    StoredPlan plan = plans.get(id, person);
+    return ThousandView.of(thousand.begin(weather.engine("normal", plan), plan.content()));
+  }
+
+  /** How far the run of the plan as it stands is. */
+  @GetMapping
+  ThousandView look(@PathVariable String id, @AuthenticationPrincipal Person person) {
+    StoredPlan plan = plans.get(id, person);
+    return ThousandView.of(thousand.look(weather.engine("normal", plan), plan.content()));
+  }
+
+  /** Ends it where it is under way. */
+  @DeleteMapping
+  ThousandView stop(@PathVariable String id, @AuthenticationPrincipal Person person) {
+    StoredPlan plan = plans.get(id, person);
+    Engine engine = weather.engine("normal", plan);
+    thousand.stop(engine, plan.content());
+    return ThousandView.of(thousand.look(engine, plan.content()));
+  }
+
+  /** Feed to hold; as {@link FeedToHold}. */
+  record HoldView(
+      double share,
+      int units,
+      String unitName,
+      double eatenKg,
+      double insuranceKg,
+      int fedBefore,
+      int fedAfter,
+      int years,
+      Double cost,
+      List<PlanEdit> edits) {}
+
+  /** What to hold so that feed lasts in a share of the years; nothing until they have been run. */
+  @GetMapping("/hold")
+  List<HoldView> hold(
+      @PathVariable String id, @RequestParam double share, @AuthenticationPrincipal Person person) {
+    StoredPlan plan = plans.get(id, person);
+    Engine engine = weather.engine("normal", plan);
+    ThousandYears.Run run = thousand.look(engine, plan.content());
+    FeedToHold.SHARE.check(share);
+    return Stream.ofNullable(run == null ? null : run.result())
+        .map(many -> view(engine, plan, many, share))
+        .toList();
+  }
+
+  private static HoldView view(Engine engine, StoredPlan plan, ManyYears many, double share) {
+    var pattern = AskedGap.pattern(plan.content(), null).orElseThrow();
+    FeedToHold hold = FeedToHold.of(engine, plan.content(), many, share, pattern);
+    return new HoldView(
+        share,
+        hold.units(),
+        pattern.unitName(),
+        hold.eatenKg(),
+        hold.insuranceKg(),
+        hold.fedBefore(),
+        hold.fedAfter(),
+        many.years().size(),
+        AskedGap.orNull(hold.cost()),
+        hold.edits());
+  }
+}
