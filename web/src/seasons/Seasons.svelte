@@ -6,6 +6,7 @@
   import Records from './Records.svelte';
   import ScenarioForm from './ScenarioForm.svelte';
   import Thousand from './Thousand.svelte';
+  import { yearNames } from './yearNames.svelte';
 
   const open = thePlan();
 
@@ -13,7 +14,11 @@
   const MOST_YEARS = 1_000_000;
   const options = $derived(
     seasonOptions(open.view!.plan, open.records, open.season).filter(
-      (o) => !o.key.startsWith('scenario') && !o.key.startsWith('recorded'),
+      (o) =>
+        !o.key.startsWith('scenario') &&
+        !o.key.startsWith('recorded') &&
+        // those of a thousand stand above
+        (!(o.key in yearNames) || o.key === open.season),
     ),
   );
   const name = $derived(

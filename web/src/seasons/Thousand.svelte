@@ -113,16 +113,18 @@
         colour="#2c6b2f"
         summary="What stands on the farm, over all its ground, by day over the simulated years."
       />
-      <FanYear
-        title="Missing a day"
-        fan={result.bareKg}
-        {scale}
-        quantity="mass"
-        system={open.system}
-        colour="#b3261e"
-        height={100}
-        summary={`Feed that is missing by day over the simulated years. ${said}`}
-      />
+      {#if Math.max(...result.bareKg.p90) > 0}
+        <FanYear
+          title="Missing a day"
+          fan={result.bareKg}
+          {scale}
+          quantity="mass"
+          system={open.system}
+          colour="#b3261e"
+          height={100}
+          summary={`Feed that is missing by day over the simulated years. ${said}`}
+        />
+      {/if}
     {/if}
   </div>
   {#if result}
@@ -213,6 +215,8 @@
   }
   progress {
     width: 12rem;
+    height: 0.9rem;
     margin-right: 0.5rem;
+    accent-color: var(--cobalt);
   }
 </style>

@@ -244,6 +244,7 @@ class SeasonsTest {
     assertThat(hold).containsText("To be sure in 8 of 10 years: hold");
     String bales = found(hold, "hold ([\\d,]+) round bales");
     button("A year like the worst in five").click();
+    Hand.MOUSE.link(page, "Year");
     assertThat(page.getByTestId("verdict-season")).containsText("a year like the worst in five");
     Assertions.assertThat(
             (String)
@@ -251,11 +252,14 @@ class SeasonsTest {
                     .evaluate("s => s.selectedOptions[0].textContent"))
         .isEqualTo("A year like the worst in five");
     look("normal");
+    Hand.MOUSE.link(page, "Seasons");
+    page.getByLabel("Feed is to last in").selectOption("8 years of 10");
+    assertThat(hold).containsText("To be sure in 8 of 10 years: hold " + bales);
     thousand
         .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Put it in the plan"))
         .click();
-    assertThat(hold).containsText("nothing more is to be held");
     assertThat(thousand.locator("h1")).containsText("Feed lasts in 8 of 10 years");
+    assertThat(hold).containsText("nothing more is to be held");
     Hand.MOUSE.link(page, "Gaps");
     assertThat(page.getByTestId("planned")).containsText(bales + " round bales");
   }
