@@ -40,6 +40,9 @@ describe('ways', () => {
     expect(title('LIMIT_HOURS', { putLot: { name: 'Rounds' } })).toBe(
       'Rounds for some hours a day',
     );
+    expect(title('MORE_SEED', { putSowing: { fieldId: 'b' } })).toBe(
+      'Half as much seed again on Saddle',
+    );
     const oats = { fieldId: 'a', forageId: 'spring_oats', sowOn: '2027-08-25' };
     expect(title('COMPANION', { putSowing: oats })).toBe(
       'Oats with what is sown on Church Field, 25 Aug',

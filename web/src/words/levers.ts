@@ -133,6 +133,12 @@ export const LEVER_KINDS: Record<Kind, LeverKind> = {
     costs: 'seed',
     none: 'The plan sows no slower winter crop at a time that suits oats, or they bring too little for their seed. Put the crop in the plan first.',
   },
+  MORE_SEED: {
+    name: 'More seed for earlier feed',
+    note: 'Half as much seed again in a crop that the plan sows: the canopy closes sooner, the whole yield hardly changes, and seed is dear.',
+    costs: 'seed',
+    none: 'The plan sows nothing before it, or more seed brings too little for what it costs.',
+  },
   MOVE_BIRTHS: {
     name: 'Move births',
     note: 'Milk asks for most, where the grass gives it. Decided when the males go in; the young are another age when they are sold, and some dams come late.',
@@ -280,6 +286,10 @@ export function leverTitle(
     }
     case 'LIMIT_HOURS':
       return `${some(lever.edits.map((e) => e.putLot!.name))} for some hours a day`;
+    case 'MORE_SEED': {
+      const sowing = has(lever, 'putSowing');
+      return `Half as much seed again on ${field(sowing.fieldId)}`;
+    }
     case 'COMPANION': {
       const oats = has(lever, 'putSowing');
       return `Oats with what is sown on ${field(oats.fieldId)}, ${shortDate(oats.sowOn)}`;

@@ -43,12 +43,6 @@ export const OTHER_WAYS: OtherWay[] = [
     where: 'a lot keeps units back for a season, in Store',
   },
   {
-    name: 'More seed for earlier feed',
-    note: 'The canopy closes sooner, the whole yield hardly changes, and seed is dear.',
-    lead: [0, 60],
-    where: 'the share of seed of a sowing',
-  },
-  {
     name: 'A cover sown into standing maize',
     note: 'Protein beside the stalks on the same ground; grain yield and residual sprays set the limit.',
     lead: [70, 130],

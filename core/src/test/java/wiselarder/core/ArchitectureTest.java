@@ -156,6 +156,7 @@ class ArchitectureTest {
               "seasons",
               Set.of(
                   "engine",
+                  "calendar",
                   "edit",
                   "resolved",
                   "balance",

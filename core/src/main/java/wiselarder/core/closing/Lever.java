@@ -32,6 +32,7 @@ public interface Lever {
         new WaterMore(),
         new SowCrop(),
         new Companion(),
+        new MoreSeed(),
         new MoveBirths(),
         FewerMouths.sold(),
         FewerMouths.away(),

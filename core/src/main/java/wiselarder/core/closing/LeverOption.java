@@ -69,6 +69,8 @@ public record LeverOption(
     SOW,
     /** Oats in the same pass with a slower crop. */
     COMPANION,
+    /** Half as much seed again, so that a crop feeds sooner. */
+    MORE_SEED,
     MOVE_BIRTHS,
     SELL,
     SEND_AWAY,

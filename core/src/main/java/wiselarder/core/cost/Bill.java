@@ -255,6 +255,12 @@ public final class Bill {
     int month = s.sowOn().getMonthValue();
     String field = stated.field(s.fieldId()).name();
     double ha = stated.field(s.fieldId()).netAreaHa();
+    Optional<Sowing> was =
+        before.stated().plan().sowings().stream().filter(x -> x.id().equals(s.id())).findFirst();
+    if (was.isPresent() && isSameButForSeed(was.get(), s)) {
+      moreSeed(s, s.seedShare() - was.get().seedShare(), ha, month);
+      return;
+    }
     seed.of(s)
         .forEach(
             (forage, taken) -> {
@@ -283,6 +289,27 @@ public final class Bill {
         job("drill", field, ha, month);
       }
     }
+  }
+
+  private static boolean isSameButForSeed(Sowing was, Sowing is) {
+    return was.fieldId().equals(is.fieldId())
+        && was.forageId().equals(is.forageId())
+        && was.sowOn().equals(is.sowOn())
+        && was.preparation() == is.preparation();
+  }
+
+  /** The pass is made anyway; what more goes into the drill is bought. */
+  private void moreSeed(Sowing s, double share, double ha, int month) {
+    String field = stated.field(s.fieldId()).name();
+    product
+        .partsOf(stated.farm(), s.forageId())
+        .forEach(
+            (forage, part) -> {
+              double kg = ha * share * part * product.forage(forage).seedRateKgPerHa();
+              if (!Double.isNaN(kg) && kg > 0) {
+                priced(prices.of(forage), forage, field, kg, month, 0);
+              }
+            });
   }
 
   /** What is sown on one day on one field goes through the drill once. */

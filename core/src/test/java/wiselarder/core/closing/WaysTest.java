@@ -491,6 +491,20 @@ class WaysTest {
     double left = ENGINE.tryOut(plan, option.edits()).totalBareKg();
     assertThat(ENGINE.simulate(plan).totalBareKg() - left)
         .isCloseTo(option.bringsKg(), within(1e-6));
+    // half as much seed again in a thin stand: only that seed is bought, and it feeds sooner
+    LeverOption more =
+        new Trial(ENGINE, plan, gap(plan))
+            .measure(
+                new MoreSeed(),
+                new MoreSeed().candidates(new Trial(ENGINE, plan, gap(plan))).get(0));
+    Sowing thick = (Sowing) ((PlanEdit.Put<?>) more.edits().get(0)).item();
+    assertThat(thick.seedShare()).isEqualTo(1.5);
+    assertThat(more.inGapKg()).isPositive();
+    double kg = 10 * 0.5 * ENGINE.catalogue().forage("annual_ryegrass").seedRateKgPerHa();
+    Bill seed =
+        Bill.of(
+            ENGINE.simulate(plan), ENGINE.tryOut(plan, more.edits()), ENGINE.catalogue(), false);
+    assertThat(seed.lines()).singleElement().satisfies(l -> assertThat(l.amount()).isEqualTo(kg));
     FarmPlan with = PlanEdit.all(plan, option.edits());
     assertThat(new Companion().candidates(new Trial(ENGINE, with, gap(with)))).isEmpty();
   }
