@@ -33,35 +33,41 @@
 
   /** Begins, or looks, until it is done, stopped, or the plan is another one. */
   async function follow(asked: string, first: (plan: string) => Promise<Thousand>) {
+    const plan = id;
+    const here = () => !gone && asked === at();
     hold = null;
     try {
-      let now = await first(id);
-      while (!gone && asked === at()) {
+      let now = await first(plan);
+      while (here()) {
         run = now;
         if (now.result)
           nameYears(Object.fromEntries(now.result.named.map((y) => [y.season, yearName(y.share)])));
         if (!now.under) break;
         await new Promise((later) => setTimeout(later, LOOK_MS));
-        now = await open.api.thousand(id);
+        if (!here()) return;
+        now = await open.api.thousand(plan);
       }
-      if (!gone && asked === at() && now.result) await toHold();
+      if (here() && now.result) await toHold();
     } catch (e) {
-      if (!gone && asked === at()) open.error = open.explain(e);
+      if (here()) open.error = open.explain(e);
     }
   }
   async function toHold() {
     const asked = `${at()} ${share}`;
+    const here = () => !gone && asked === `${at()} ${share}`;
     hold = null;
     try {
       const [found] = await open.api.hold(id, Number(share));
-      if (!gone && asked === `${at()} ${share}`) hold = found ?? null;
+      if (here()) hold = found ?? null;
     } catch (e) {
-      if (!gone) open.error = open.explain(e);
+      if (here()) open.error = open.explain(e);
     }
   }
   async function stop() {
-    await open.api.stopThousand(id);
-    run = await open.api.thousand(id);
+    const plan = id;
+    await open.api.stopThousand(plan);
+    const now = await open.api.thousand(plan);
+    if (!gone) run = now;
   }
   const result = $derived(run?.result ?? null);
   const year = $derived(open.view!.year);
