@@ -223,6 +223,16 @@
     width: 12rem;
     height: 0.9rem;
     margin-right: 0.5rem;
-    accent-color: var(--cobalt);
+    appearance: none;
+    border: 1px solid var(--line);
+  }
+  progress::-webkit-progress-bar {
+    background: var(--panel);
+  }
+  progress::-webkit-progress-value {
+    background: var(--cobalt);
+  }
+  progress::-moz-progress-bar {
+    background: var(--cobalt);
   }
 </style>

@@ -48,6 +48,9 @@ describe('a thousand years', () => {
       'To be sure in 9 of 10 years: hold 188 round bales more, USD 6,960.',
     );
     expect(holdWords(hold({}), 'USD', 'METRIC')).toContain('5 tenths of that is insurance');
+    expect(holdWords(hold({ insuranceKg: 6000 }), 'USD', 'METRIC')).toContain(
+      'A tenth of that is insurance',
+    );
     expect(holdWords(hold({ units: 0, fedAfter: 950 }), 'USD', 'METRIC')).toContain('nothing more');
     expect(holdWords(hold({ units: 0, fedAfter: 400 }), 'USD', 'METRIC')).toContain('no amount');
   });

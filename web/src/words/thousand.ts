@@ -45,9 +45,9 @@ export function holdWords(h: Hold, currency: string, system: System): string {
     return `${sure} no amount of hay is enough: those that go short cannot reach it, or are not there for it.`;
   const bales = `${h.units.toLocaleString('en-US')} ${plural(h.unitName, h.units)}`;
   const cost = h.cost === null ? '' : `, ${currency} ${money(h.cost)}`;
-  const insured = h.insuranceKg / h.eatenKg;
-  const part =
-    insured > 0.95 ? 'All' : insured < 0.05 ? 'None' : `${Math.round(insured * 10)} tenths`;
+  const tenths = Math.round((10 * h.insuranceKg) / h.eatenKg);
+  const few: Record<number, string> = { 0: 'Hardly any', 1: 'A tenth', 10: 'All' };
+  const part = few[tenths] ?? `${tenths} tenths`;
   return (
     `${sure}: hold ${bales} more${cost}. In the hardest of those years ${amount(h.eatenKg, 'bulk', system)} of it are eaten. ` +
     `${part} of that is insurance: in the middle year it stays in the barn and rolls over. ` +

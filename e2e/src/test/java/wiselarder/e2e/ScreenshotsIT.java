@@ -100,6 +100,7 @@ class ScreenshotsIT {
     Hand.MOUSE.link(page, "Seasons");
     Hand.input(page, "Season").selectOption("dry");
     page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Dry year")).waitFor();
+    page.getByTestId("hold").waitFor();
     shoot(page, "seasons", true);
     Hand.input(page, "Season").selectOption("normal");
   }
