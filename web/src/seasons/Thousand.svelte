@@ -26,9 +26,10 @@
   const id = $derived(open.view!.id);
   const revision = $derived(open.view!.revision);
   const at = () => `${id} ${revision}`;
+  const eaters = $derived(open.view!.farm.groups.length > 0);
   $effect(() => {
     const asked = at();
-    untrack(() => void follow(asked, (plan) => open.api.beginThousand(plan)));
+    if (eaters) untrack(() => void follow(asked, (plan) => open.api.beginThousand(plan)));
   });
 
   /** Begins, or looks, until it is done, stopped, or the plan is another one. */
@@ -84,7 +85,9 @@
 
 <section class="panel form" aria-labelledby="thousand-title" data-testid="thousand">
   <h1 id="thousand-title">{said || 'A thousand simulated years'}</h1>
-  {#if run?.under}
+  {#if !eaters}
+    <p>There are no animals yet: without mouths every year is enough. Add a group under Herd.</p>
+  {:else if run?.under}
     <p role="status">
       <progress max={run.of} value={run.done} aria-label="Years that are done"></progress>
       {run.done.toLocaleString('en-US')} of {run.of.toLocaleString('en-US')} years

@@ -15,7 +15,7 @@ const hold = (more: object) =>
     share: 0.9,
     units: 188,
     unitName: 'round bale',
-    eatenKg: 60000,
+    missingKg: 60000,
     insuranceKg: 30000,
     fedBefore: 400,
     fedAfter: 904,

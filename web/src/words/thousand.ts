@@ -45,11 +45,11 @@ export function holdWords(h: Hold, currency: string, system: System): string {
     return `${sure} no amount of hay is enough: those that go short cannot reach it, or are not there for it.`;
   const bales = `${h.units.toLocaleString('en-US')} ${plural(h.unitName, h.units)}`;
   const cost = h.cost === null ? '' : `, ${currency} ${money(h.cost)}`;
-  const tenths = Math.round((10 * h.insuranceKg) / h.eatenKg);
+  const tenths = Math.round((10 * h.insuranceKg) / h.missingKg);
   const few: Record<number, string> = { 0: 'Hardly any', 1: 'A tenth', 10: 'All' };
   const part = few[tenths] ?? `${tenths} tenths`;
   return (
-    `${sure}: hold ${bales} more${cost}. In the hardest of those years ${amount(h.eatenKg, 'bulk', system)} of it are eaten. ` +
+    `${sure}: hold ${bales} more${cost}. In the hardest of those years ${amount(h.missingKg, 'bulk', system)} are missing; the rest is lost or eaten on other days. ` +
     `${part} of that is insurance: in the middle year it stays in the barn and rolls over. ` +
     `Run with it, feed lasts in ${h.fedAfter.toLocaleString('en-US')} of ${h.years.toLocaleString('en-US')} years.`
   );

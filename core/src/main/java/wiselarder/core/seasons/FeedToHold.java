@@ -25,7 +25,7 @@ import wiselarder.core.weather.WeatherGenerator;
  *
  * @param share of the years that was wanted
  * @param units whole units, 0 where none is wanted
- * @param eatenKg dry matter that is missing in the hardest of those years
+ * @param missingKg dry matter that is missing in the hardest of those years
  * @param insuranceKg the part of it that the middle year would not miss
  * @param fedBefore years in which feed lasts as the plan stands, {@code fedAfter} with the hay; of
  *     all that were run
@@ -35,7 +35,7 @@ import wiselarder.core.weather.WeatherGenerator;
 public record FeedToHold(
     double share,
     int units,
-    double eatenKg,
+    double missingKg,
     double insuranceKg,
     int fedBefore,
     int fedAfter,
@@ -60,7 +60,6 @@ public record FeedToHold(
     SHARE.check(share);
     Engine normally = engine.in(Season.NORMAL);
     ManyYears.Year hardest = many.noHarder(share);
-    double middle = many.noHarder(HALF).bareKg();
     if (many.isFed(hardest)) {
       return new FeedToHold(share, 0, 0, 0, many.fed(), many.fed(), 0, List.of());
     }
@@ -68,34 +67,49 @@ public record FeedToHold(
     LocalDate there = there(stated, hungry.subList(0, many.wanted(share) - many.fed()));
     List<String> groups = groups(normally, stated, hardest);
     double missing = hardest.bareKg();
-    int units = 0;
-    for (int attempt = 0; attempt < MOST_TRIES; attempt++) {
-      units += (int) Math.ceil(missing / pattern.kgDmPerUnit());
-      List<PlanEdit> edits = bought(stated, pattern, there, groups, units);
-      List<ManyYears.Year> after = again(normally, PlanEdit.all(stated, edits), hungry);
-      int fed = many.fed() + (int) after.stream().filter(many::isFed).count();
-      if (fed >= many.wanted(share)) {
-        return new FeedToHold(
-            share,
-            units,
-            hardest.bareKg(),
-            Math.max(0, hardest.bareKg() - middle),
-            many.fed(),
-            fed,
-            cost(normally, stated, edits),
-            edits);
-      }
+    int few = 0;
+    int enough = 0;
+    int fed = many.fed();
+    for (int attempt = 0; attempt < MOST_TRIES && fed < many.wanted(share); attempt++) {
+      few = enough;
+      enough += (int) Math.ceil(missing / pattern.kgDmPerUnit());
+      List<ManyYears.Year> after =
+          again(normally, stated, bought(stated, pattern, there, groups, enough), hungry);
+      fed = fed(many, after);
       missing = MORE * after.get(many.wanted(share) - many.fed() - 1).bareKg();
     }
-    return new FeedToHold(
-        share,
-        0,
-        hardest.bareKg(),
-        Math.max(0, hardest.bareKg() - middle),
-        many.fed(),
-        many.fed(),
-        Double.NaN,
-        List.of());
+    if (fed < many.wanted(share)) {
+      return of(many, share, 0, many.fed(), Double.NaN, List.of());
+    }
+    for (int halving = 0; halving < HALVINGS && enough - few > 1; halving++) {
+      int middle = (few + enough) / 2;
+      int less =
+          fed(
+              many,
+              again(normally, stated, bought(stated, pattern, there, groups, middle), hungry));
+      if (less >= many.wanted(share)) {
+        enough = middle;
+        fed = less;
+      } else {
+        few = middle;
+      }
+    }
+    List<PlanEdit> edits = bought(stated, pattern, there, groups, enough);
+    return of(many, share, enough, fed, cost(normally, stated, edits), edits);
+  }
+
+  /** What was bought beyond need by the last step is found to an eighth of that step. */
+  private static final int HALVINGS = 3;
+
+  private static FeedToHold of(
+      ManyYears many, double share, int units, int fedAfter, double cost, List<PlanEdit> edits) {
+    double missing = many.noHarder(share).bareKg();
+    double insurance = Math.max(0, missing - many.noHarder(HALF).bareKg());
+    return new FeedToHold(share, units, missing, insurance, many.fed(), fedAfter, cost, edits);
+  }
+
+  private static int fed(ManyYears many, List<ManyYears.Year> after) {
+    return many.fed() + (int) after.stream().filter(many::isFed).count();
   }
 
   private static final double HALF = 0.5;
@@ -131,8 +145,8 @@ public record FeedToHold(
 
   /** Years run again on a changed plan, the mildest first. */
   private static List<ManyYears.Year> again(
-      Engine engine, FarmPlan changed, List<ManyYears.Year> years) {
-    ResolvedPlan normal = engine.resolve(changed);
+      Engine engine, FarmPlan stated, List<PlanEdit> edits, List<ManyYears.Year> years) {
+    ResolvedPlan normal = engine.resolve(PlanEdit.all(stated, edits));
     WeatherGenerator weather = normal.generator();
     return years.parallelStream()
         .map(y -> ManyYears.year(y.seed(), YearBalance.farmOnly(normal.in(weather.year(y.seed())))))

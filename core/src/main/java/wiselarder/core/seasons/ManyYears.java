@@ -107,7 +107,7 @@ public record ManyYears(
 
   /** Whether less than a day's feed is missing in a year. */
   public boolean isFed(Year year) {
-    return year.bareKg < dayKg;
+    return year.bareKg <= 0 || year.bareKg < dayKg;
   }
 
   /** Years in which feed lasts. */

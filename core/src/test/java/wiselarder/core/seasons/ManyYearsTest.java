@@ -63,6 +63,13 @@ class ManyYearsTest {
   }
 
   @Test
+  void whereNobodyEatsNothingIsMissing() {
+    FarmPlan plan = new Farms().field("near", 12, 25, 2000).build();
+    assertThat(run(plan, 10).fed()).isEqualTo(10);
+    assertThat(run(new Farms().build(), 10).fed()).isEqualTo(10);
+  }
+
+  @Test
   void theFanIsInOrderAndTheYearsFromMildToHard() {
     ManyYears many = run(farm(60), 60);
     for (int d = 0; d < 365; d += 7) {
@@ -132,7 +139,7 @@ class ManyYearsTest {
     assertThat(bought.lot().units()).isEqualTo(nine.units());
     // 400 kg as fed at 100 a tonne
     assertThat(nine.cost()).isCloseTo(40.0 * nine.units(), within(1e-6));
-    assertThat(nine.insuranceKg()).isBetween(0.0, nine.eatenKg());
+    assertThat(nine.insuranceKg()).isBetween(0.0, nine.missingKg());
     FeedToHold half = FeedToHold.of(ENGINE, plan, many, 0.5, Farms.bale("pattern", 0));
     assertThat(half.units()).isLessThanOrEqualTo(nine.units());
     FarmPlan full = farm(400);
