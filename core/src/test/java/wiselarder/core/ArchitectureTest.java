@@ -156,6 +156,8 @@ class ArchitectureTest {
               "seasons",
               Set.of(
                   "engine",
+                  "closing",
+                  "price",
                   "calendar",
                   "edit",
                   "resolved",

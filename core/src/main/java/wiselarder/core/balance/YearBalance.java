@@ -140,6 +140,20 @@ public final class YearBalance {
     return book.water[at(field, day)];
   }
 
+  /** All that has grown from the first day to the end of this one, kg DM. */
+  public double grownSoFarKg(int day) {
+    return book.grownSoFarKg[day];
+  }
+
+  /** Water that plants can use in the farm's soil at the end of the day, share of the most. */
+  public double soilWaterShare(int day) {
+    double most = 0;
+    for (ResolvedPlan.FieldPlan p : book.resolved.fields) {
+      most += p.capacityMm * p.areaHa;
+    }
+    return most <= 0 ? 0 : book.soilMmHa[day] / most;
+  }
+
   /** Most water the field's soil holds for its stands, mm. */
   public double soilCapacityMm(int field) {
     return resolved.fields[field].capacityMm;

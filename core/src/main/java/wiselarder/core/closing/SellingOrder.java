@@ -186,7 +186,7 @@ public record SellingOrder(
     return order;
   }
 
-  static int rung(AnimalGroup g) {
+  public static int rung(AnimalGroup g) {
     String of = g.kind().substring(g.kind().indexOf('/') + 1);
     return switch (of) {
       case "steer", "lamb", "kid", "young" -> 1;

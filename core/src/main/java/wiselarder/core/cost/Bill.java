@@ -183,8 +183,13 @@ public final class Bill {
       lines.add(new Line(null, lot.name(), units, each, units * each, 0, true));
       return;
     }
-    String feed = lot.origin().feedId() == null ? COMMON_HAY : lot.origin().feedId();
+    String feed = pricedAs(lot);
     priced(prices.of(feed), feed, lot.name(), units * lot.kgPerUnitAsFed() / 1000, month(p), 0);
+  }
+
+  /** The feed of the table of prices that a lot is bought as. */
+  public static String pricedAs(Lot lot) {
+    return lot.origin().feedId() == null ? COMMON_HAY : lot.origin().feedId();
   }
 
   /** Hay of which nobody said what it is. */

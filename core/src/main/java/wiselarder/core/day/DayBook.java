@@ -59,6 +59,11 @@ public final class DayBook {
   /** By day: all that stands on the farm, kg DM at the end of the day. */
   public final double[] standingKg;
 
+  /** By day: all that has grown since the first day, kg DM, and water in the soil, mm times ha. */
+  public final double[] grownSoFarKg;
+
+  public final double[] soilMmHa;
+
   /** True where single fields are not kept: their figures say nothing. */
   public final boolean lean;
 
@@ -128,6 +133,8 @@ public final class DayBook {
     mown = new double[fieldCount][lean ? 0 : days * STANDING];
     mownKg = new double[fieldCount][lean ? 0 : days];
     standingKg = new double[days];
+    grownSoFarKg = new double[days];
+    soilMmHa = new double[days];
     ripeness = new double[fieldCount * rows];
     int fed = lean ? 0 : groupCount * days;
     grazedKg = new double[fed * QualityTable.Values.COUNT];
@@ -158,6 +165,8 @@ public final class DayBook {
       head(of.sownCover, sownCover, s, before, 1);
     }
     System.arraycopy(of.standingKg, 0, standingKg, 0, before);
+    System.arraycopy(of.grownSoFarKg, 0, grownSoFarKg, 0, before);
+    System.arraycopy(of.soilMmHa, 0, soilMmHa, 0, before);
     takeOverLots(of, before);
     states.putAll(of.states.headMap(before, true));
     if (!lean) {

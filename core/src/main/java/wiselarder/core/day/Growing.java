@@ -151,8 +151,10 @@ final class Growing {
 
   /** What is green dies, what is dead weathers, and the day is recorded. */
   void evening(int day) {
+    out.grownSoFarKg[day] = totals.grownKg;
     for (CellState s : cells) {
       FieldPlan p = plan.fields[s.field];
+      out.soilMmHa[day] += s.waterMm * s.areaHa;
       if (p.alone) {
         eveningAlone(p, s, day);
       } else {

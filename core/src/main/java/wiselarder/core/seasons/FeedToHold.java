@@ -14,8 +14,10 @@ import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Items;
 import wiselarder.core.plan.Purchase;
 import wiselarder.core.plan.Season;
+import wiselarder.core.price.PriceRow;
 import wiselarder.core.quantity.Stated;
 import wiselarder.core.resolved.ResolvedPlan;
+import wiselarder.core.store.LossMethod;
 import wiselarder.core.store.Lot;
 import wiselarder.core.weather.WeatherGenerator;
 
@@ -30,6 +32,7 @@ import wiselarder.core.weather.WeatherGenerator;
  * @param fedBefore years in which feed lasts as the plan stands, {@code fedAfter} with the hay; of
  *     all that were run
  * @param cost in the farm's currency; NaN where no price is known
+ * @param costInDrought what the same would cost when the district is short of feed; NaN likewise
  * @param edits that buy it; none where none is wanted or no amount does
  */
 public record FeedToHold(
@@ -40,6 +43,7 @@ public record FeedToHold(
     int fedBefore,
     int fedAfter,
     double cost,
+    double costInDrought,
     List<PlanEdit> edits) {
   public static final Stated.Figure SHARE = Stated.number("hold.share", 0.05, 0.99);
 
@@ -61,58 +65,110 @@ public record FeedToHold(
     Engine normally = engine.in(Season.NORMAL);
     ManyYears.Year hardest = many.noHarder(share);
     if (many.isFed(hardest)) {
-      return new FeedToHold(share, 0, 0, 0, many.fed(), many.fed(), 0, List.of());
+      return new FeedToHold(share, 0, 0, 0, many.fed(), many.fed(), 0, 0, List.of());
     }
     List<ManyYears.Year> hungry = many.years().stream().filter(y -> !many.isFed(y)).toList();
     LocalDate there = there(stated, hungry.subList(0, many.wanted(share) - many.fed()));
     List<String> groups = groups(normally, stated, hardest);
+    List<ManyYears.Year> some = thinned(hungry);
+    int wanted = many.wanted(share) - many.fed();
+    int wantedOfSome = Math.max(1, (int) Math.ceil(1.0 * wanted * some.size() / hungry.size()));
     double missing = hardest.bareKg();
     int few = 0;
     int enough = 0;
-    int fed = many.fed();
-    for (int attempt = 0; attempt < MOST_TRIES && fed < many.wanted(share); attempt++) {
+    boolean found = false;
+    for (int attempt = 0; attempt < MOST_TRIES && !found; attempt++) {
       few = enough;
       enough += (int) Math.ceil(missing / pattern.kgDmPerUnit());
       List<ManyYears.Year> after =
-          again(normally, stated, bought(stated, pattern, there, groups, enough), hungry);
-      fed = fed(many, after);
-      missing = MORE * after.get(many.wanted(share) - many.fed() - 1).bareKg();
+          again(normally, stated, bought(stated, pattern, there, groups, enough), some);
+      found = fed(many, after) >= wantedOfSome;
+      missing = MORE * after.get(wantedOfSome - 1).bareKg();
     }
-    if (fed < many.wanted(share)) {
-      return of(many, share, 0, many.fed(), Double.NaN, List.of());
-    }
-    for (int halving = 0; halving < HALVINGS && enough - few > 1; halving++) {
+    for (int halving = 0; found && halving < HALVINGS && enough - few > 1; halving++) {
       int middle = (few + enough) / 2;
-      int less =
+      List<ManyYears.Year> less =
+          again(normally, stated, bought(stated, pattern, there, groups, middle), some);
+      boolean stillEnough = fed(many, less) >= wantedOfSome;
+      enough = stillEnough ? middle : enough;
+      few = stillEnough ? few : middle;
+    }
+    int fed = 0;
+    for (int attempt = 0; found && attempt < MOST_TRIES && fed < wanted; attempt++) {
+      enough += attempt == 0 ? 0 : (int) Math.ceil(enough * LITTLE_MORE);
+      fed =
           fed(
               many,
-              again(normally, stated, bought(stated, pattern, there, groups, middle), hungry));
-      if (less >= many.wanted(share)) {
-        enough = middle;
-        fed = less;
-      } else {
-        few = middle;
-      }
+              again(normally, stated, bought(stated, pattern, there, groups, enough), hungry));
+    }
+    if (fed < wanted) {
+      return of(many, share, 0, many.fed(), Double.NaN, Double.NaN, List.of());
     }
     List<PlanEdit> edits = bought(stated, pattern, there, groups, enough);
-    return of(many, share, enough, fed, cost(normally, stated, edits), edits);
+    double cost = cost(normally, stated, edits);
+    return of(
+        many,
+        share,
+        enough,
+        many.fed() + fed,
+        cost,
+        cost * dearerInDrought(normally, stated, pattern),
+        edits);
   }
 
-  /** What was bought beyond need by the last step is found to an eighth of that step. */
-  private static final int HALVINGS = 3;
+  /** What was bought beyond need by the last step is found to a sixteenth of that step. */
+  private static final int HALVINGS = 4;
 
   private static FeedToHold of(
-      ManyYears many, double share, int units, int fedAfter, double cost, List<PlanEdit> edits) {
+      ManyYears many,
+      double share,
+      int units,
+      int fedAfter,
+      double cost,
+      double costInDrought,
+      List<PlanEdit> edits) {
     double missing = many.noHarder(share).bareKg();
     double insurance = Math.max(0, missing - many.noHarder(HALF).bareKg());
-    return new FeedToHold(share, units, missing, insurance, many.fed(), fedAfter, cost, edits);
+    return new FeedToHold(
+        share, units, missing, insurance, many.fed(), fedAfter, cost, costInDrought, edits);
   }
 
   private static int fed(ManyYears many, List<ManyYears.Year> after) {
-    return many.fed() + (int) after.stream().filter(many::isFed).count();
+    return (int) after.stream().filter(many::isFed).count();
+  }
+
+  /** The amount is sought on so many of the years that fall short, and proved on all. */
+  private static final int SOUGHT_ON = 120;
+
+  private static final double LITTLE_MORE = 0.03;
+
+  /** Some of the years, evenly from the mildest to the hardest, this one too. */
+  private static List<ManyYears.Year> thinned(List<ManyYears.Year> years) {
+    int n = Math.min(SOUGHT_ON, years.size());
+    return IntStream.rangeClosed(1, n)
+        .mapToObj(i -> years.get((int) ((long) i * years.size() / n) - 1))
+        .toList();
   }
 
   private static final double HALF = 0.5;
+
+  /** Money that lies in the barn could do other things: so much of it in a year. Assumption. */
+  private static final double TIED_UP = 0.05;
+
+  /**
+   * Up to which share of the years it pays to hold another ton: where it is missing it would be
+   * bought at the price of a drought; where it is not, it loses what its store loses in a year, and
+   * its money is tied up. NaN where a price is not known or nothing is held.
+   *
+   * @param store how it is kept
+   */
+  public double paysUpTo(LossMethod store) {
+    double saved = costInDrought - cost;
+    double lost = store.per() == LossMethod.Per.PER_YEAR ? store.share() : 0;
+    return units == 0 || Double.isNaN(saved)
+        ? Double.NaN
+        : Math.max(0, saved / (saved + (lost + TIED_UP) * cost));
+  }
 
   /** A fortnight before the first day that is short in any of the years that count. */
   private static LocalDate there(FarmPlan stated, List<ManyYears.Year> hungry) {
@@ -158,5 +214,16 @@ public record FeedToHold(
     Bill bill =
         Bill.of(engine.simulate(stated), engine.tryOut(stated, edits), engine.catalogue(), false);
     return bill.unpriced().isEmpty() ? bill.total() : Double.NaN;
+  }
+
+  /** How many times the usual such hay costs when a district is short of it; NaN if not known. */
+  private static double dearerInDrought(Engine engine, FarmPlan stated, Lot pattern) {
+    return engine
+        .catalogue()
+        .pricesOn(stated.farm())
+        .table()
+        .of(Bill.pricedAs(pattern))
+        .map(PriceRow::dryYearFactor)
+        .orElse(Double.NaN);
   }
 }

@@ -23,9 +23,17 @@ import wiselarder.core.weather.WeatherGenerator;
  * @param storeKg in store at the end of the day, kg DM
  * @param standsKgPerHa what stands on the farm, over all its ground, kg DM/ha
  * @param bareKg missing on the day, kg DM
+ * @param signs what was in hand in each, by seed less one
+ * @param weather of each, by seed less one
  */
 public record ManyYears(
-    List<Year> years, double dayKg, Fan storeKg, Fan standsKgPerHa, Fan bareKg) {
+    List<Year> years,
+    double dayKg,
+    Fan storeKg,
+    Fan standsKgPerHa,
+    Fan bareKg,
+    SignsSeen signs,
+    List<YearWeather> weather) {
 
   public static final int MOST_YEARS = 10_000;
 
@@ -61,6 +69,8 @@ public record ManyYears(
     float[][] stands = new float[count][days];
     float[][] bare = new float[count][days];
     Year[] years = new Year[count];
+    SignsSeen signs = new SignsSeen(count, days);
+    YearWeather[] weathers = new YearWeather[count];
     AtomicInteger ready = new AtomicInteger();
     IntStream.range(0, count)
         .parallel()
@@ -76,6 +86,8 @@ public record ManyYears(
                 bare[y][d] = (float) b.bareKg(d);
               }
               years[y] = year(y + 1, b);
+              signs.note(y, b, ha);
+              weathers[y] = YearWeather.of(b.resolved().weather);
               done.accept(ready.incrementAndGet());
             });
     return new ManyYears(
@@ -85,7 +97,9 @@ public record ManyYears(
         IntStream.range(0, days).mapToDouble(usual::needKg).sum() / days,
         Fan.of(store, days),
         Fan.of(stands, days),
-        Fan.of(bare, days));
+        Fan.of(bare, days),
+        signs,
+        List.of(weathers));
   }
 
   static Year year(long seed, YearBalance b) {
@@ -97,13 +111,30 @@ public record ManyYears(
     return new Year(seed, b.totalBareKg(), first > last ? -1 : first, storeKg(b, last));
   }
 
-  private static double storeKg(YearBalance b, int day) {
+  static double storeKg(YearBalance b, int day) {
     double kg = 0;
     for (int l = 0; l < b.resolved().lots.length; l++) {
       kg += b.lotKg(l, day);
     }
     return kg;
   }
+
+  /**
+   * From how much missing on a year counts as hard: where feed lasts in some years and not in
+   * others, a day's need; where it hardly ever lasts, what two years of three do not miss; NaN
+   * where it hardly ever fails, as then there is nothing to tell.
+   */
+  public double hardKg() {
+    double lasts = (double) fed() / years.size();
+    if (lasts > HARDLY_EVER_FAILS) {
+      return Double.NaN;
+    }
+    return lasts >= HARDLY_EVER_LASTS ? dayKg : noHarder(TWO_OF_THREE).bareKg;
+  }
+
+  private static final double HARDLY_EVER_FAILS = 0.97;
+  private static final double HARDLY_EVER_LASTS = 0.1;
+  private static final double TWO_OF_THREE = 2 / 3.0;
 
   /** Whether less than a day's feed is missing in a year. */
   public boolean isFed(Year year) {

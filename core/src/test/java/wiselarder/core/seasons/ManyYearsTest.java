@@ -18,6 +18,7 @@ import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Purchase;
 import wiselarder.core.plan.Season;
 import wiselarder.core.quantity.Refused;
+import wiselarder.core.store.LossMethod;
 
 class ManyYearsTest {
   private static ManyYears run(FarmPlan plan, int count) {
@@ -139,6 +140,12 @@ class ManyYearsTest {
     assertThat(bought.lot().units()).isEqualTo(nine.units());
     // 400 kg as fed at 100 a tonne
     assertThat(nine.cost()).isCloseTo(40.0 * nine.units(), within(1e-6));
+    // a drought makes hay 1.6 times as dear; a bale in the barn loses 5% a year, its money 5%
+    assertThat(nine.costInDrought()).isCloseTo(64.0 * nine.units(), within(1e-6));
+    LossMethod barn =
+        new LossMethod(
+            "b", LossMethod.Stage.STORAGE, "barn", 0.05, 0, 0, LossMethod.Per.PER_YEAR, 0, false);
+    assertThat(nine.paysUpTo(barn)).isCloseTo(0.6 / 0.7, within(1e-9));
     assertThat(nine.insuranceKg()).isBetween(0.0, nine.missingKg());
     FeedToHold half = FeedToHold.of(ENGINE, plan, many, 0.5, Farms.bale("pattern", 0));
     assertThat(half.units()).isLessThanOrEqualTo(nine.units());
