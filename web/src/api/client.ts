@@ -78,6 +78,16 @@ export type Mix = Read<Schemas['MixView']>;
 export type HayOffer = Read<Schemas['OfferView']>;
 export type Advice = Read<Schemas['AdviceView']>;
 export type Thousand = Read<Schemas['ThousandView']>;
+export type DateThatTells = Read<Schemas['DateView']>;
+export type Decides = Schemas['Decides'];
+export type PickedYear = Read<Schemas['PickedYear']>;
+export type GaugeYear = Schemas['GaugeYears'];
+export type Rung = Schemas['Rung'];
+export type OwnJob = Schemas['OwnJob'];
+export type Job = Schemas['JobView'];
+export type JobMoved = Schemas['JobMoved'];
+export type CalendarPreview = Schemas['CalendarPreview'];
+export type Letters = Schemas['Letters'];
 export type ThousandResult = NonNullable<Thousand['result']>;
 export type Fan = Read<Schemas['FanView']>;
 export type Hold = Read<Schemas['HoldView']>;
@@ -301,6 +311,29 @@ export function apiIn(looking: { season: string }) {
     stopThousand: (id: string) => remove(`/plans/${id}/thousand`),
     hold: (id: string, share: number) =>
       get<Hold[]>(`/plans/${id}/thousand/hold?${query({ share: String(share) })}`),
+    near: (id: string, sign: DateThatTells['sign'], day: number, value: number) =>
+      get<PickedYear[]>(
+        `/plans/${id}/thousand/near?${query({ sign, day: String(day), value: String(value) })}`,
+      ),
+    yearByRank: (id: string, rank: number) =>
+      get<PickedYear[]>(`/plans/${id}/thousand/year?${query({ rank: String(rank) })}`),
+    gauge: (id: string) => get<GaugeYear[]>(`/plans/${id}/thousand/gauge`),
+    jobs: (id: string, units: 'IMPERIAL' | 'METRIC') =>
+      get<Job[]>(inSeason(`/plans/${id}/jobs?${query({ units })}`)),
+    jobsWaiting: (id: string) =>
+      get<{ costsKg: Record<string, number> }>(inSeason(`/plans/${id}/jobs/waiting`)),
+    jobMoved: (id: string, key: string, to: string) =>
+      get<JobMoved>(inSeason(`/plans/${id}/jobs/moved?${query({ key, to })}`)),
+    previewCalendar: (id: string, text: string) =>
+      send<CalendarPreview>('POST', `/plans/${id}/jobs/file/preview`, 'text/calendar', text),
+    feed: (id: string) => get<{ on: boolean; path: string | null }>(`/plans/${id}/jobs/feed`),
+    makeFeed: (id: string) =>
+      post<{ on: boolean; path: string | null }>(`/plans/${id}/jobs/feed`, {}),
+    endFeed: (id: string) => remove(`/plans/${id}/jobs/feed`),
+    letters: (id: string, today: string) =>
+      get<Letters>(`/plans/${id}/jobs/letters?${query({ today })}`),
+    setLetters: (id: string, today: string, daysAhead: number | null) =>
+      put<Letters>(`/plans/${id}/jobs/letters?${query({ today })}`, { daysAhead }),
     policies: (id: string) => get<PolicyEffect[]>(inSeason(`/plans/${id}/policies`)),
     waiting: (id: string, at: GapPlace, edits: Edit[], days: number[]) =>
       post<(number | null)[]>(ofGap(`/plans/${id}/waiting`, at), { gap: at.gap, edits, days }),

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { flushSync } from 'svelte';
+  import { printAlone } from '../form/printed';
   import type { PlanView } from '../api/client';
   import { thePlan } from '../plan/context';
   import { plannedThings } from '../plan/planned';
@@ -56,19 +56,13 @@
   const season = $derived(
     inSeasonWords(open.season, seasonOptions(view.plan, open.records, open.season)),
   );
-  let alone = $state(false);
-  function print() {
-    flushSync(() => (alone = true));
-    document.body.classList.add('print-alone');
-    window.print();
-    document.body.classList.remove('print-alone');
-    alone = false;
-  }
+  let part = $state<HTMLElement>();
 </script>
 
 {#if view.others.length}
   <section
-    class={['panel', 'form', alone && 'alone']}
+    class="panel form"
+    bind:this={part}
     aria-labelledby="beside-title"
     data-testid="plans-beside"
   >
@@ -126,7 +120,7 @@
           </tbody>
         </table>
       </div>
-      <button class="btn plain no-print" onclick={print}>Print this page</button>
+      <button class="btn plain no-print" onclick={() => printAlone(part!)}>Print this page</button>
     {/if}
   </section>
 {/if}

@@ -13,6 +13,8 @@
     colour,
     height = 150,
     summary,
+    line = null,
+    onpoint = undefined,
   }: {
     title: string;
     fan: Fan;
@@ -24,7 +26,25 @@
     height?: number;
     /** What a screen reader says of the picture. */
     summary: string;
+    /** One year over it, at the first mornings of the plan's weeks from the second on. */
+    line?: number[] | null;
+    /** Where somebody points: plan day and figure. */
+    onpoint?: (day: number, value: number) => void;
   } = $props();
+
+  const WEEK = 7;
+  const path = $derived(
+    (line ?? [])
+      .map((v, i) => `${i ? 'L' : 'M'}${scale.x(WEEK * (i + 1)).toFixed(1)} ${y(v).toFixed(1)}`)
+      .join(''),
+  );
+  function point(e: MouseEvent) {
+    const box = (e.currentTarget as SVGElement).getBoundingClientRect();
+    const x = e.clientX - box.left;
+    if (x < scale.left) return;
+    const share = 1 - (e.clientY - box.top - TOP) / (height - TOP - 2);
+    onpoint?.(scale.day(x), Math.max(0, share * peak));
+  }
 
   const TOP = 16;
   const narrow = $derived(scale.left < 120);
@@ -38,7 +58,17 @@
 {#if narrow}
   <p class="key"><strong>{title}</strong> {unitOf(quantity, system)}</p>
 {/if}
-<svg width={scale.width} {height} role="img" aria-label={summary} class="block">
+<!-- a year can be chosen by its place below too: the pointer is only the shorter way -->
+<!-- svelte-ignore a11y_click_events_have_key_events -->
+<!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
+<svg
+  width={scale.width}
+  {height}
+  role="img"
+  aria-label={summary}
+  class={['block', onpoint && 'points']}
+  onclick={point}
+>
   <rect
     x={scale.left}
     y="2"
@@ -64,10 +94,16 @@
     <path d={stepBand(scale, fan.p10, fan.p90, y)} fill={colour} opacity="0.18" />
     <path d={stepBand(scale, fan.p25, fan.p75, y)} fill={colour} opacity="0.32" />
     <path d={stepLine(scale, fan.p50, y)} fill="none" stroke={colour} stroke-width="2" />
+    {#if path}
+      <path d={path} fill="none" stroke="#1b3a93" stroke-width="2" stroke-dasharray="6 4" />
+    {/if}
   </g>
 </svg>
 
 <style>
+  .points {
+    cursor: crosshair;
+  }
   .title {
     font-size: 14px;
     font-weight: 700;

@@ -5,6 +5,7 @@
   import { seasonOptions } from './names';
   import Records from './Records.svelte';
   import ScenarioForm from './ScenarioForm.svelte';
+  import DroughtPlan from './DroughtPlan.svelte';
   import Thousand from './Thousand.svelte';
   import { yearNames } from './yearNames.svelte';
 
@@ -30,6 +31,7 @@
 <MiniYear />
 <div class="page">
   <Thousand />
+  <DroughtPlan />
   <section class="panel form" aria-labelledby="season-title">
     <h2 id="season-title">{name}</h2>
     <div class="choices" role="group" aria-label="Look at">

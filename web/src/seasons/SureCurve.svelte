@@ -9,22 +9,30 @@
     dayKg,
     system,
     share,
-  }: { bareKg: number[]; dayKg: number; system: System; share: number } = $props();
+    beside = null,
+  }: {
+    bareKg: number[];
+    dayKg: number;
+    system: System;
+    share: number;
+    /** Another plan's. */
+    beside?: number[] | null;
+  } = $props();
 
   const W = 420;
   const H = 170;
   const LEFT = 62;
   const BOTTOM = 24;
-  const most = $derived(Math.max(1, bareKg.at(-1) ?? 1));
+  const most = $derived(Math.max(1, bareKg.at(-1) ?? 1, beside?.at(-1) ?? 1));
   const x = $derived((kg: number) => LEFT + (Math.max(0, kg) / most) * (W - LEFT - 12));
   const y = (s: number) => 8 + (1 - s) * (H - BOTTOM - 8);
-  const line = $derived.by(() => {
-    const n = bareKg.length;
-    const at = (kg: number) => bareKg.filter((b) => b - kg < dayKg).length / n;
+  function lineOf(years: number[]): string {
+    const n = years.length;
+    const at = (kg: number) => years.filter((b) => b - kg < dayKg).length / n;
     let d = `M${x(0)} ${y(at(0))}`;
     for (let i = 1; i <= 60; i++) d += `L${x((most * i) / 60)} ${y(at((most * i) / 60))}`;
     return d;
-  });
+  }
   const wanted = $derived(
     Math.max(0, bareKg[Math.max(0, Math.ceil(share * bareKg.length - 1e-9) - 1)]),
   );
@@ -46,7 +54,8 @@
     <text x={x(t)} y={H - 6} text-anchor="middle">{shown(t, 'bulk', system)}</text>
   {/each}
   <text x={W - 4} y={H - 6} text-anchor="end">{unitOf('bulk', system)}</text>
-  <path class="line" d={line} />
+  {#if beside}<path class="line other" d={lineOf(beside)} />{/if}
+  <path class="line" d={lineOf(bareKg)} />
   <circle cx={x(wanted)} cy={y(share)} r="6" />
 </svg>
 
@@ -63,6 +72,10 @@
     fill: none;
     stroke: var(--cobalt);
     stroke-width: 2.5;
+  }
+  .other {
+    stroke: var(--bought);
+    stroke-dasharray: 6 4;
   }
   circle {
     fill: var(--cobalt);

@@ -1,6 +1,13 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import type { Hold, Thousand } from '../api/client';
+  import type {
+    DateThatTells,
+    GaugeYear,
+    Hold,
+    PickedYear,
+    Thousand,
+    ThousandResult,
+  } from '../api/client';
   import { thePlan } from '../plan/context';
   import FanYear from '../ruler/FanYear.svelte';
   import MonthAxis from '../ruler/MonthAxis.svelte';
@@ -8,9 +15,13 @@
   import Choice from '../form/Choice.svelte';
   import { amount } from '../units/units';
   import { shortDay } from '../units/dates';
-  import { holdWords, sureWords, yearName } from '../words/thousand';
+  import { gaugeWords } from '../words/signs';
+  import { holdCostWords, holdWords, pickedName, sureWords, yearName } from '../words/thousand';
   import { nameYears } from './yearNames.svelte';
+  import BesidePlan from './BesidePlan.svelte';
   import SureCurve from './SureCurve.svelte';
+  import TellingDates from './TellingDates.svelte';
+  import WhatDecides from './WhatDecides.svelte';
 
   const open = thePlan();
 
@@ -20,6 +31,10 @@
   let run = $state.raw<Thousand | null>(null);
   let hold = $state.raw<Hold | null>(null);
   let share = $state('0.9');
+  /** The year that was pointed at. */
+  let picked = $state.raw<PickedYear | null>(null);
+  let gauge = $state.raw<GaugeYear[]>([]);
+  let other = $state.raw<ThousandResult | null>(null);
   let width = $state(0);
   let gone = false;
   $effect(() => () => (gone = true));
@@ -36,19 +51,23 @@
   async function follow(asked: string, first: (plan: string) => Promise<Thousand>) {
     const plan = id;
     const here = () => !gone && asked === at();
-    hold = null;
+    hold = picked = other = null;
+    gauge = [];
     try {
       let now = await first(plan);
       while (here()) {
         run = now;
-        if (now.result)
-          nameYears(Object.fromEntries(now.result.named.map((y) => [y.season, yearName(y.share)])));
+        if (now.result) nameYears(named(now.result));
         if (!now.under) break;
         await new Promise((later) => setTimeout(later, LOOK_MS));
         if (!here()) return;
         now = await open.api.thousand(plan);
       }
       if (here() && now.result) await toHold();
+      if (here() && now.result && open.records.length) {
+        const years = await open.api.gauge(plan);
+        if (here()) gauge = years;
+      }
     } catch (e) {
       if (here()) open.error = open.explain(e);
     }
@@ -64,6 +83,23 @@
       if (here()) open.error = open.explain(e);
     }
   }
+  const named = (r: ThousandResult) =>
+    Object.fromEntries(r.named.map((y) => [y.season, yearName(y.share)]));
+  /** Shows one of the years over the fan, and names it in the season switch. */
+  async function pick(ask: Promise<PickedYear[]>) {
+    const asked = at();
+    const here = () => !gone && asked === at();
+    try {
+      const [year] = await ask;
+      if (!here() || !year || !result) return;
+      picked = year;
+      nameYears({ [year.season]: pickedName(year.rank, result.years), ...named(result) });
+    } catch (e) {
+      if (here()) open.error = open.explain(e);
+    }
+  }
+  const pointed = (sign: DateThatTells['sign']) => (day: number, value: number) =>
+    void pick(open.api.near(id, sign, day, value));
   async function stop() {
     const plan = id;
     await open.api.stopThousand(plan);
@@ -112,6 +148,8 @@
         system={open.system}
         colour="#8a4b23"
         summary={`Dry matter in store by day over the simulated years. ${said}`}
+        line={picked?.storeKg}
+        onpoint={pointed('STORE')}
       />
       <FanYear
         title="Stands"
@@ -121,6 +159,8 @@
         system={open.system}
         colour="#2c6b2f"
         summary="What stands on the farm, over all its ground, by day over the simulated years."
+        line={picked?.standsKgPerHa}
+        onpoint={pointed('STANDS')}
       />
       {#if Math.max(...result.bareKg.p90) > 0}
         <FanYear
@@ -154,9 +194,12 @@
           dayKg={result.dayKg}
           system={open.system}
           share={Number(share)}
+          beside={other?.bareKgByYear}
         />
+        <BesidePlan {result} onother={(r) => (other = r)} />
         {#if hold}
           <p data-testid="hold">{holdWords(hold, currency, open.system)}</p>
+          <p class="quiet">{holdCostWords(hold, currency)}</p>
           {#if hold.edits.length && open.mayPlan}
             <button class="btn preset-filled-primary-500" onclick={() => open.edit(hold!.edits)}
               >Put it in the plan</button
@@ -184,10 +227,40 @@
             </li>
           {/each}
         </ul>
+        <label class="field">
+          <span>Any of them, from the mildest to the hardest</span>
+          <input
+            type="range"
+            min="0"
+            max={result.years - 1}
+            value={picked?.rank ?? Math.round(result.years / 2)}
+            onchange={(e) => void pick(open.api.yearByRank(id, e.currentTarget.valueAsNumber))}
+          />
+        </label>
+        {#if picked}
+          <p data-testid="picked">
+            {pickedName(picked.rank, result.years)}: {picked.bareKg < result.dayKg
+              ? 'feed lasts'
+              : `${amount(picked.bareKg, 'bulk', open.system)} missing`}. Dashed above.
+            <button
+              class="btn plain"
+              aria-pressed={open.season === picked.season}
+              onclick={() => open.look(picked!.season)}>Look at it on every screen</button
+            >
+          </p>
+        {/if}
         <p class="quiet fine">
-          They stay in the season switch on top, so that every screen can be looked at in them.
+          Or point at it in the pictures above. They stay in the season switch on top, so that every
+          screen can be looked at in them.
         </p>
+        {#if gauge.length}
+          <p data-testid="gauge">{gaugeWords(gauge, result.dayKg, open.system)}</p>
+        {/if}
       </div>
+    </div>
+    <div class="two">
+      <TellingDates {result} />
+      <WhatDecides {result} holdCost={hold?.cost ?? null} />
     </div>
     <p class="quiet fine">
       A thousand years drawn from the statistics of this climate, the plan as it stands in each:

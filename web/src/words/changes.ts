@@ -21,6 +21,8 @@ export const THINGS: Record<Change['what'], string> = {
   PRICE: 'the price of',
   POLICY: 'the policy',
   SEED: 'the seed of',
+  JOB: 'the job',
+  RUNG: 'the rung of the drought plan,',
   TEST: 'the test of',
 };
 

@@ -184,6 +184,8 @@ const SENTENCES: { [C in RefusalCode]: (v: RefusalValues[C], at: At) => string }
   report_not_there: (v) => `The report on ${v.lot} has not come yet.`,
   too_many_weathers: (v) => `A farm keeps up to ${v.most} weather records: remove one first.`,
 
+  not_calendar: () =>
+    'This is no calendar file (.ics) with events in it, or it holds more than 2,000.',
   not_text: () => 'This is no text in UTF-8.',
   not_json: (v) =>
     v.line > 0 ? `This is no JSON at line ${v.line}, column ${v.column}.` : 'This is no JSON.',

@@ -55,6 +55,17 @@ export function holdWords(h: Hold, currency: string, system: System): string {
   );
 }
 
+/** What it costs to hold, beside what it costs to be short. */
+export function holdCostWords(h: Hold, currency: string): string {
+  if (!h.units || h.cost === null || h.costInDrought === null || h.shortCostAYear === null)
+    return '';
+  const short = `Left as it is, what is missing costs ${currency} ${money(h.shortCostAYear)} in the mean year, bought when everybody is short; the same bales would then cost ${currency} ${money(h.costInDrought)}.`;
+  if (h.paysUpTo === null) return short;
+  if (h.paysUpTo <= 0)
+    return `${short} As it is no dearer then, by price alone nothing need be held.`;
+  return `${short} By price alone another ton pays for itself up to ${ofTen(Math.floor(h.paysUpTo * 100), 100)} years: what it saves in a short year against what it loses in store in the others, with 5% a year for its money.`;
+}
+
 const LIKE: Record<string, string> = {
   '0.1': 'A mild year, one in ten',
   '0.5': 'The middle one of a thousand years',
@@ -67,4 +78,9 @@ const LIKE: Record<string, string> = {
 /** What a year is called that a share of all is no harder than. */
 export function yearName(share: number): string {
   return LIKE[String(share)] ?? `A year that ${Math.round(share * 100)} of 100 are no harder than`;
+}
+
+/** What a year is called that was pointed at: so many of all are milder. */
+export function pickedName(rank: number, years: number): string {
+  return `A year that ${rank.toLocaleString('en-US')} of ${years.toLocaleString('en-US')} are milder than`;
 }

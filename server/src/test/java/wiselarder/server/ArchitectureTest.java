@@ -40,6 +40,7 @@ class ArchitectureTest {
           Map.entry("year", Set.of("catalogue", "people", "plan", "records", "weather")),
           Map.entry("closing", Set.of("problem", "farm", "file", "people", "plan", "weather")),
           Map.entry("seasons", Set.of("closing", "people", "plan", "weather")),
+          Map.entry("jobs", Set.of("problem", "http", "people", "plan", "weather")),
           Map.entry("live", Set.of("people", "plan")),
           Map.entry("herd", Set.of("people", "plan", "year")),
           Map.entry("store", Set.of("problem", "people", "plan", "year")),

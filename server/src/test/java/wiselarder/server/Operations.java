@@ -41,6 +41,20 @@ public final class Operations {
       "{\"name\": \"New\", \"email\": \"new@farm.example\", \"password\": \"red clover hay\"}";
   private static final String ROWS = "name,area_ha\nSaddle,6\n";
 
+  private static final String CALENDAR =
+      """
+      BEGIN:VCALENDAR\r
+      VERSION:2.0\r
+      PRODID:-//Somebody//Diary//EN\r
+      BEGIN:VEVENT\r
+      UID:1@diary.example\r
+      DTSTAMP:20270901T080000Z\r
+      DTSTART;VALUE=DATE:20271104\r
+      SUMMARY:Order twine\r
+      END:VEVENT\r
+      END:VCALENDAR\r
+      """;
+
   private static final String WEATHER =
       "date,tmin_c,tmax_c,rain_mm\n2019-09-01,8,20,4\n2019-09-02,9,21,0\n";
 
@@ -122,6 +136,22 @@ public final class Operations {
     CALLS.put("GET /api/plans/{id}/thousand", bare(Needs.READER));
     CALLS.put("DELETE /api/plans/{id}/thousand", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/thousand/hold", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/thousand/near", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/thousand/year", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/thousand/gauge", bare(Needs.READER));
+    CALLS.put("GET /calendar/{secret}.ics", bare(Needs.NOBODY));
+    CALLS.put("GET /api/plans/{id}/jobs", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/jobs/waiting", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/jobs/moved", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/jobs/file", bare(Needs.READER));
+    CALLS.put(
+        "POST /api/plans/{id}/jobs/file/preview",
+        new Call(Needs.READER, "text/calendar", CALENDAR));
+    CALLS.put("GET /api/plans/{id}/jobs/feed", bare(Needs.READER));
+    CALLS.put("POST /api/plans/{id}/jobs/feed", bare(Needs.READER));
+    CALLS.put("DELETE /api/plans/{id}/jobs/feed", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/jobs/letters", bare(Needs.READER));
+    CALLS.put("PUT /api/plans/{id}/jobs/letters", json(Needs.READER, "{\"daysAhead\": 7}"));
     CALLS.put(
         "POST /api/plans/{id}/ways",
         json(Needs.READER, "{\"gap\": 0, \"ways\": [[%s]]}".formatted(EDIT)));

@@ -3,18 +3,15 @@ package wiselarder.core.closing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import wiselarder.core.edit.Later;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.HeadChange;
-import wiselarder.core.plan.Closing;
-import wiselarder.core.plan.Dressing;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
-import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.Items;
-import wiselarder.core.plan.Sowing;
 import wiselarder.core.quantity.Refused;
 
 /** What waiting costs: a way done some days later than it stands there. */
@@ -63,31 +60,7 @@ public final class Waiting {
   }
 
   private PlanEdit put(PlanEdit.Put<?> put) {
-    if (put.item() instanceof Closing c) {
-      Closing later =
-          new Closing(
-              c.id(),
-              c.fieldId(),
-              c.fromInclusive().plusDays(days),
-              c.toExclusive(),
-              c.grazedBy(),
-              c.grazeUntilExclusive());
-      return new PlanEdit.Put<>(Items.CLOSINGS, later);
-    } else if (put.item() instanceof Sowing s) {
-      return new PlanEdit.Put<>(Items.SOWINGS, s.sownOn(s.sowOn().plusDays(days)));
-    } else if (put.item() instanceof Dressing d) {
-      Dressing later =
-          new Dressing(
-              d.id(), d.fieldId(), d.date().plusDays(days), d.nitrogenKgPerHa(), d.pricePerKg());
-      return new PlanEdit.Put<>(Items.DRESSINGS, later);
-    } else if (put.item() instanceof HayCut c) {
-      HayCut later =
-          new HayCut(c.id(), c.fieldId(), c.date().plusDays(days), c.harvestMethodId(), c.lot());
-      return new PlanEdit.Put<>(Items.CUTS, later);
-    } else if (put.item() instanceof AnimalGroup g) {
-      return group(put, g);
-    }
-    return put;
+    return put.item() instanceof AnimalGroup g ? group(put, g) : Later.put(put, days);
   }
 
   /** Comings and goings that the way adds. */

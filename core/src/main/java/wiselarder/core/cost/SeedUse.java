@@ -79,6 +79,12 @@ public final class SeedUse {
     return bySowing.get(s.id());
   }
 
+  /** Seed of a sowing of the plan that is not at hand, kg; NaN where no rate is known. */
+  public static double boughtKg(FarmPlan stated, Catalogue product, Sowing sowing) {
+    Map<String, Taken> taken = of(stated, product, Set.of()).of(sowing);
+    return taken.isEmpty() ? Double.NaN : taken.values().stream().mapToDouble(Taken::bought).sum();
+  }
+
   /** Ground that what stays in the shed beside the plan's own sowings is enough for, ha. */
   public static double enoughForHa(FarmPlan stated, Catalogue product, String forageId) {
     SeedUse use = of(stated, product, Set.of());

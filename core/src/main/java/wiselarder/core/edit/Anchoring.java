@@ -22,6 +22,7 @@ import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.Irrigation;
 import wiselarder.core.plan.LightPass;
 import wiselarder.core.plan.Marks;
+import wiselarder.core.plan.OwnJob;
 import wiselarder.core.plan.Plan;
 import wiselarder.core.plan.Purchase;
 import wiselarder.core.plan.Sowing;
@@ -268,7 +269,14 @@ public final class Anchoring {
                       d.of(Part.FROM, x.fromInclusive()),
                       d.of(Part.TO, x.toExclusive()),
                       x.whenKgPerHa(),
-                      x.leaveKgPerHa())));
+                      x.leaveKgPerHa())),
+          new Dated<>(
+              Thing.JOB,
+              Plan::jobs,
+              Plan::withJobs,
+              OwnJob::id,
+              (j, p) -> two(p, j.on(), j.by()),
+              (j, d) -> j.between(d.of(Part.FROM, j.on()), d.of(Part.TO, j.by()))));
 
   private static LocalDate date(Plan plan, Anchor anchor) {
     return KINDS.stream()

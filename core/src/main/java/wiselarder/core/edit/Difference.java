@@ -75,7 +75,9 @@ public final class Difference {
           Items.SOWINGS,
           Items.DRESSINGS,
           Items.IRRIGATIONS,
-          Items.PASSES);
+          Items.PASSES,
+          Items.JOBS,
+          Items.RUNGS);
 
   private static Farm bare(Farm f) {
     return f.withFields(List.of())

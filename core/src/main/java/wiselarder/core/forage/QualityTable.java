@@ -25,14 +25,42 @@ public final class QualityTable {
 
   /**
    * What one forage is worth. Values by nutrient: 0 protein, 1 TDN, 2 fibre, 3 calcium, 4
-   * phosphorus.
-   *
-   * @param green by nutrient and stage, gaps filled from the neighbours
-   * @param early standing dead or kept when growth has just stopped
-   * @param late the same near its use-by day
-   * @param latePerDay share of the way from early to late that a day goes
+   * phosphorus. Every piece of every field asks it several times a day: what does not change is
+   * worked out once.
    */
-  public record Values(double[][] green, double[] early, double[] late, double latePerDay) {
+  public static final class Values {
+    private final double[][] green;
+    private final double[] early;
+    private final double[] late;
+    private final double latePerDay;
+
+    /** From early to late; and how low, or of what rises how high, what is kept may come. */
+    private final double[] falls = new double[COUNT];
+
+    private final double[] least = new double[COUNT];
+    private final double[] most = new double[COUNT];
+
+    /**
+     * Values of a forage.
+     *
+     * @param green by nutrient and stage, gaps filled from the neighbours
+     * @param early standing dead or kept when growth has just stopped
+     * @param late the same near its use-by day
+     * @param latePerDay share of the way from early to late that a day goes
+     */
+    private Values(double[][] green, double[] early, double[] late, double latePerDay) {
+      this.green = green;
+      this.early = early;
+      this.late = late;
+      this.latePerDay = latePerDay;
+      for (int n = 0; n < COUNT; n++) {
+        double ripe = green[n][STAGES.size() - 1];
+        falls[n] = early[n] - late[n];
+        least[n] = Math.max(LEAST_KEPT[n], Math.min(late[n], ripe) - falls[n]);
+        most[n] = Math.min(MOST_PCT, Math.max(late[n], ripe) - falls[n]);
+      }
+    }
+
     public static final int PROTEIN = 0;
     public static final int TDN = 1;
     public static final int FIBRE = 2;
@@ -47,10 +75,22 @@ public final class QualityTable {
 
     /** Value of living leaf and stem at a maturity from 0 (leafy) to 1 (ripe), in percent of DM. */
     public double green(int nutrient, double maturity) {
-      double at = Math.max(0, Math.min(1, maturity)) * (STAGES.size() - 1);
-      int below = Math.min(STAGES.size() - 2, (int) at);
+      double at = along(maturity);
+      int below = stage(at);
+      return between(nutrient, below, at - below);
+    }
+
+    private static double along(double maturity) {
+      return Math.max(0, Math.min(1, maturity)) * (STAGES.size() - 1);
+    }
+
+    private static int stage(double along) {
+      return Math.min(STAGES.size() - 2, (int) along);
+    }
+
+    private double between(int nutrient, int below, double part) {
       double[] points = green[nutrient];
-      return points[below] + (at - below) * (points[below + 1] - points[below]);
+      return points[below] + part * (points[below + 1] - points[below]);
     }
 
     /**
@@ -63,8 +103,10 @@ public final class QualityTable {
      */
     public void join(double[] worth, double mass, double maturity, double grown) {
       double share = grown / (mass + grown);
+      double at = along(maturity);
+      int below = stage(at);
       for (int n = 0; n < COUNT; n++) {
-        worth[n] += share * (green(n, maturity) - worth[n]);
+        worth[n] += share * (between(n, below, at - below) - worth[n]);
       }
       worth[RIPENESS] += share * (maturity - worth[RIPENESS]);
     }
@@ -95,26 +137,26 @@ public final class QualityTable {
      * @param weathering of the day, 1 in ordinary weather
      */
     public void keep(double[] worth, double weathering) {
+      double share = Math.min(1, latePerDay * weathering);
       for (int n = 0; n < COUNT; n++) {
-        double falls = early[n] - late[n];
-        double over = worth[n] - late[n];
-        double ripe = green[n][STAGES.size() - 1];
-        double share = Math.min(1, latePerDay * weathering);
-        if (falls > 0) {
-          double least = leastKept(n);
-          worth[n] = Math.max(Math.min(worth[n], least), worth[n] - share * Math.max(falls, over));
-        } else if (falls < 0) {
-          double most = Math.min(MOST_PCT, Math.max(late[n], ripe) - falls);
-          worth[n] = Math.min(Math.max(worth[n], most), worth[n] - share * Math.min(falls, over));
+        double is = worth[n];
+        double falling = falls[n];
+        double over = is - late[n];
+        if (falling > 0) {
+          double then = is - share * (falling > over ? falling : over);
+          double floor = is < least[n] ? is : least[n];
+          worth[n] = floor > then ? floor : then;
+        } else if (falling < 0) {
+          double then = is - share * (falling < over ? falling : over);
+          double roof = is > most[n] ? is : most[n];
+          worth[n] = roof < then ? roof : then;
         }
       }
     }
 
     /** No dead feed is worth less than this, percent of DM, of a nutrient that falls with time. */
     public double leastKept(int nutrient) {
-      double ripe = green[nutrient][STAGES.size() - 1];
-      double falls = early[nutrient] - late[nutrient];
-      return Math.max(LEAST_KEPT[nutrient], Math.min(late[nutrient], ripe) - falls);
+      return least[nutrient];
     }
 
     /** Worth of what has been kept standing for so many days, into percent of DM by nutrient. */

@@ -31,7 +31,8 @@ public record Anchor(Thing what, String itemId, Part part, Mark mark, String ofI
           Thing.SOWING,
           Thing.DRESSING,
           Thing.IRRIGATION,
-          Thing.PASS);
+          Thing.PASS,
+          Thing.JOB);
 
   /** One of the dates of a planned thing. */
   public enum Part {

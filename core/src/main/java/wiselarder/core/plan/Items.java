@@ -183,6 +183,24 @@ public final class Items<T extends Record> {
           Policy::id,
           (p, o) -> o.side().name());
 
+  public static final Items<OwnJob> JOBS =
+      new Items<>(
+          Thing.JOB,
+          OwnJob.class,
+          p -> p.plan().jobs(),
+          (p, l) -> new FarmPlan(p.farm(), p.plan().withJobs(l)),
+          OwnJob::id,
+          (p, j) -> j.what());
+
+  public static final Items<Rung> RUNGS =
+      new Items<>(
+          Thing.RUNG,
+          Rung.class,
+          p -> p.plan().rungs(),
+          (p, l) -> new FarmPlan(p.farm(), p.plan().withRungs(l)),
+          Rung::id,
+          (p, r) -> r.doThis());
+
   public static final Items<OwnForage> FORAGES =
       new Items<>(
           Thing.FORAGE,
@@ -228,7 +246,9 @@ public final class Items<T extends Record> {
           SCENARIOS,
           ANCHORS,
           POLICIES,
-          SEEDS);
+          SEEDS,
+          JOBS,
+          RUNGS);
 
   /**
    * Things named by those of a list.

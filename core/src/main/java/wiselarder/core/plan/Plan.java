@@ -20,7 +20,9 @@ public record Plan(
     List<Scenario> scenarios,
     List<LightPass> passes,
     List<Anchor> anchors,
-    List<Policy> policies) {
+    List<Policy> policies,
+    List<OwnJob> jobs,
+    List<Rung> rungs) {
   public static final Stated.Text NAME = Stated.text("plan.name", 80);
 
   public Plan {
@@ -37,6 +39,8 @@ public record Plan(
     passes = orNone(passes);
     anchors = orNone(anchors);
     policies = orNone(policies);
+    jobs = orNone(jobs);
+    rungs = orNone(rungs);
   }
 
   /** Lists that older plans do not have count as empty. */
@@ -67,6 +71,8 @@ public record Plan(
         dressings,
         irrigations,
         scenarios,
+        null,
+        null,
         null,
         null,
         null);
@@ -130,6 +136,14 @@ public record Plan(
     return with(p -> p.policies = changed);
   }
 
+  public Plan withJobs(List<OwnJob> changed) {
+    return with(p -> p.jobs = changed);
+  }
+
+  public Plan withRungs(List<Rung> changed) {
+    return with(p -> p.rungs = changed);
+  }
+
   private Plan with(Consumer<Parts> change) {
     Parts parts = new Parts(this);
     change.accept(parts);
@@ -151,6 +165,8 @@ public record Plan(
     private List<LightPass> passes;
     private List<Anchor> anchors;
     private List<Policy> policies;
+    private List<OwnJob> jobs;
+    private List<Rung> rungs;
 
     Parts(Plan of) {
       name = of.name;
@@ -166,6 +182,8 @@ public record Plan(
       passes = of.passes;
       anchors = of.anchors;
       policies = of.policies;
+      jobs = of.jobs;
+      rungs = of.rungs;
     }
 
     Plan plan() {
@@ -182,7 +200,9 @@ public record Plan(
           scenarios,
           passes,
           anchors,
-          policies);
+          policies,
+          jobs,
+          rungs);
     }
   }
 }

@@ -21,6 +21,8 @@ public enum Thing {
   PRICE,
   POLICY,
   SEED,
+  JOB,
+  RUNG,
   /** A report on a lot; a record, not a part of the plan. */
   TEST
 }

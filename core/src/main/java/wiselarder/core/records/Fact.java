@@ -5,7 +5,14 @@ package wiselarder.core.records;
  * nothing else has to know of it but who reads it.
  */
 public sealed interface Fact
-    permits LotFed, LotCounted, LotTested, SampleSent, ConditionSeen, WeatherMeasured, Struck {
+    permits LotFed,
+        LotCounted,
+        LotTested,
+        SampleSent,
+        ConditionSeen,
+        WeatherMeasured,
+        Struck,
+        JobMarked {
 
   /** The lot that it is about, or null. */
   default String lotId() {

@@ -135,7 +135,7 @@ public record Decides(What what, int month, int months, double kg) {
         later = Items.GROUPS.put(later, g.withBirthsMoved(LATER_DAYS));
       }
     }
-    if (later == stated) {
+    if (later.equals(stated)) {
       return;
     }
     ResolvedPlan plan = engine.resolve(later);

@@ -11,6 +11,7 @@ import wiselarder.core.balance.YearBalance;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Season;
+import wiselarder.core.plan.Sign;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.resolved.ResolvedPlan;
 import wiselarder.core.weather.WeatherGenerator;
@@ -157,6 +158,33 @@ public record ManyYears(
   /** How many of the years a share of them is. */
   public int wanted(double share) {
     return Math.max(1, Math.min(years.size(), (int) Math.ceil(share * years.size() - 1e-9)));
+  }
+
+  /**
+   * The place, in {@link #years}, of the year whose figure on a day lies next to a value; of those
+   * alike the one that is nearest the middle.
+   *
+   * @param sign what stands, or is in store
+   */
+  public int nearest(Sign sign, int day, double value) {
+    int week = signs.weekOf(day);
+    int best = 0;
+    for (int rank = 1; rank < years.size(); rank++) {
+      double off = off(sign, rank, week, value);
+      double least = off(sign, best, week, value);
+      boolean nearerMiddle = Math.abs(2 * rank - years.size()) < Math.abs(2 * best - years.size());
+      best = off < least || (off == least && nearerMiddle) ? rank : best;
+    }
+    return best;
+  }
+
+  private double off(Sign sign, int rank, int week, double value) {
+    return Math.abs(signs.of(sign, (int) years.get(rank).seed() - 1, week) - value);
+  }
+
+  /** Missing in the mean year, kg DM. */
+  public double meanBareKg() {
+    return years.stream().mapToDouble(Year::bareKg).average().orElse(0);
   }
 
   /** The year that so large a share of all is no harder than. */

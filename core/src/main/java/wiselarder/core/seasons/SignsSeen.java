@@ -1,6 +1,7 @@
 package wiselarder.core.seasons;
 
 import wiselarder.core.balance.YearBalance;
+import wiselarder.core.plan.Sign;
 
 /** What was in hand in each of many years, week by week, on the morning of the week's first day. */
 public final class SignsSeen {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import wiselarder.core.plan.Sign;
 
 /**
  * A date on which what is in hand tells a hard year from one that is not. The bound is sought on

@@ -93,6 +93,8 @@ final class WholeFarm {
             List.of(),
             List.of(new LightPass("p1", "rye-land", "ewes", day(190), day(260), 2600, 1500)),
             List.of(),
+            List.of(),
+            List.of(),
             List.of()));
   }
 

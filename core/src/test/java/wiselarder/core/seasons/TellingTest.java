@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import wiselarder.core.Farms;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Season;
+import wiselarder.core.plan.Sign;
 
 class TellingTest {
   private static final int YEARS = 1000;

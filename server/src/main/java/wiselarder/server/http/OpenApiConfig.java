@@ -24,6 +24,7 @@ import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Reason;
 import wiselarder.core.quantity.Stated;
 import wiselarder.core.records.ConditionSeen;
+import wiselarder.core.records.JobMarked;
 import wiselarder.core.records.LotCounted;
 import wiselarder.core.records.LotFed;
 import wiselarder.core.records.LotTested;
@@ -67,7 +68,16 @@ class OpenApiConfig {
           Map.entry("Anchor", Set.of("ofId")),
           Map.entry("PolicyView", Set.of("side", "cost")),
           Map.entry("ThousandView", Set.of("result")),
-          Map.entry("HoldView", Set.of("cost")),
+          Map.entry("HoldView", Set.of("cost", "costInDrought", "paysUpTo", "shortCostAYear")),
+          Map.entry("DateView", Set.of("groupId")),
+          Map.entry("Rung", Set.of("sign", "below")),
+          Map.entry("OwnJob", Set.of("by")),
+          Map.entry("JobMarked", Set.of("to")),
+          Map.entry("JobView", Set.of("fieldId", "thing", "itemId", "mark")),
+          Map.entry("JobMarkView", Set.of("to")),
+          Map.entry("FeedView", Set.of("path")),
+          Map.entry("Letters", Set.of("daysAhead", "next")),
+          Map.entry("LettersRequest", Set.of("daysAhead")),
           Map.entry("SurplusCut", Set.of("cost")),
           Map.entry("FieldUse", Set.of("likeGrownKgPerHa")),
           Map.entry("AdviceView", Set.of("carriesShare", "carriesInDryShare")),
@@ -257,6 +267,7 @@ class OpenApiConfig {
     LotCounted.class,
     LotTested.class,
     ConditionSeen.class,
+    JobMarked.class,
     GrowthCurve.class,
     CoverMeasure.class,
     CoverMeasure.Clip.class,

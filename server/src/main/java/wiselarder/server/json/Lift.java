@@ -29,11 +29,13 @@ import wiselarder.core.records.LotTested;
  * <tr><td>9 to 10<td>prices of the farm's own: none where missing
  * <tr><td>10 to 11<td>policies of the plan: none where missing
  * <tr><td>11 to 12<td>seed in the shed: none where missing
+ * <tr><td>12 to 13<td>the plan's own jobs and its drought plan, marks of jobs among the records: none where
+ *     missing
  * </table>
  */
 public final class Lift {
   /** The version that is written. */
-  public static final int PRESENT = 12;
+  public static final int PRESENT = 13;
 
   private static final JsonNode NONE = Json.MAPPER.createArrayNode();
 

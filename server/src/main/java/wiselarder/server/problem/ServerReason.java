@@ -46,6 +46,7 @@ public enum ServerReason implements Reason {
 
   // files and requests
   NOT_TEXT,
+  NOT_CALENDAR,
   /** Both 0 where the place is not known. */
   NOT_JSON(Reason.number("line"), Reason.number("column")),
   /** {@code wanted} is one of number, whole_number, yes_no, day, day_of_year, list, other. */

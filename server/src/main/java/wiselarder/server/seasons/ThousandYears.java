@@ -2,6 +2,7 @@ package wiselarder.server.seasons;
 
 import jakarta.annotation.PreDestroy;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
@@ -12,7 +13,10 @@ import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.Plan;
 import wiselarder.core.records.FarmRecords;
+import wiselarder.core.seasons.DateThatTells;
+import wiselarder.core.seasons.Decides;
 import wiselarder.core.seasons.ManyYears;
 
 /**
@@ -26,14 +30,28 @@ class ThousandYears {
   private static final Logger LOG = LoggerFactory.getLogger(ThousandYears.class);
 
   /** What a run follows from; both are values. */
-  private record Key(FarmPlan stated, FarmRecords records) {}
+  private record Key(FarmPlan stated, FarmRecords records) {
+    /** What a keeper writes down to do changes no year. */
+    static Key of(FarmPlan stated, FarmRecords records) {
+      Plan plan = stated.plan().withJobs(List.of()).withRungs(List.of());
+      return new Key(new FarmPlan(stated.farm(), plan), records);
+    }
+  }
+
+  /** What a run came to. */
+  record Told(ManyYears many, List<DateThatTells> dates, List<Decides> decides) {
+    static Told of(Engine engine, FarmPlan stated, ManyYears many) {
+      return new Told(
+          many, DateThatTells.of(engine, stated, many), Decides.of(engine, stated, many));
+    }
+  }
 
   /** A run, under way or done. */
   static final class Run {
     private final AtomicInteger done = new AtomicInteger();
     private volatile boolean stopped;
     private volatile boolean failed;
-    private volatile ManyYears result;
+    private volatile Told result;
 
     int done() {
       return done.get();
@@ -48,7 +66,7 @@ class ThousandYears {
     }
 
     /** Null while it is under way, and where it was stopped or failed. */
-    ManyYears result() {
+    Told result() {
       return result;
     }
   }
@@ -73,7 +91,7 @@ class ThousandYears {
 
   /** The run of a plan as it stands, begun where there is none, or it was stopped. */
   synchronized Run begin(Engine engine, FarmPlan stated) {
-    Key key = new Key(stated, engine.records());
+    Key key = Key.of(stated, engine.records());
     Run there = runs.get(key);
     if (there != null && !there.stopped && !there.failed) {
       return there;
@@ -86,13 +104,14 @@ class ThousandYears {
 
   private static void work(Run run, Engine engine, FarmPlan stated) {
     try {
-      run.result =
+      ManyYears many =
           ManyYears.run(
               engine,
               stated,
               YEARS,
               n -> run.done.accumulateAndGet(n, Math::max),
               () -> run.stopped);
+      run.result = Told.of(engine, stated, many);
     } catch (CancellationException stopped) {
       LOG.debug("stopped at {}", run.done());
     } catch (RuntimeException e) {
@@ -103,7 +122,7 @@ class ThousandYears {
 
   /** The run of a plan as it stands, or null. */
   synchronized Run look(Engine engine, FarmPlan stated) {
-    return runs.get(new Key(stated, engine.records()));
+    return runs.get(Key.of(stated, engine.records()));
   }
 
   /** Ends the run of a plan as it stands, where it is under way. */

@@ -57,6 +57,12 @@ public class FarmWeather {
     return engine(key, plan.farmId(), plan.content());
   }
 
+  /** As {@link #engine(String, StoredPlan)} in the normal year, knowing measured weather too. */
+  @Transactional(readOnly = true)
+  public Engine engineWithWeather(StoredPlan plan) {
+    return engine.knowing(records.allOf(plan.farmId()));
+  }
+
   /** The recorded weather of a plan's farm by the id of its record. */
   @Transactional(readOnly = true)
   public Map<String, RecordedWeather> recorded(StoredPlan plan) {

@@ -41,7 +41,7 @@ class FarmFileTest {
 
   /** Every version that was ever written says the same of the same farm. */
   @ParameterizedTest
-  @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11})
+  @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12})
   void aFileOfEveryOlderVersionIsStillRead(int version) {
     FarmFile.Content old =
         FarmFile.read(Path.of("src/test/resources/files/version-%d.json".formatted(version)));
@@ -89,8 +89,8 @@ class FarmFileTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "\"version\": 12 | \"version\": 13 | file_version {version=13, newest=12}",
-        "\"version\": 12 | \"version\": \"two\" | file_version {version=-1, newest=12}",
+        "\"version\": 13 | \"version\": 14 | file_version {version=14, newest=13}",
+        "\"version\": 13 | \"version\": \"two\" | file_version {version=-1, newest=13}",
         "wise-larder-farm | other | foreign_file {format=wise-larder-farm}",
         "\"areaHa\": 2.4 | \"areaHa\": -2 | plans[0].farm.fields[0]: field.areaHa: out_of_range {value=-2.0, min=0.01, max=5000.0}",
         "\"head\": 9 | \"tail\": 1, \"head\": 9 | unknown_name {name=tail, known=",

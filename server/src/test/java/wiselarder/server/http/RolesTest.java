@@ -208,6 +208,11 @@ class RolesTest {
           switch (operation) {
             case "GET /api/plans/{id}/levers" -> "?gap=0";
             case "GET /api/plans/{id}/thousand/hold" -> "?share=0.9";
+            case "GET /api/plans/{id}/thousand/near" -> "?sign=STORE&day=100&value=5000";
+            case "GET /api/plans/{id}/thousand/year" -> "?rank=500";
+            case "GET /api/plans/{id}/jobs/moved" -> "?key=CUT/mill-may/2027&to=2028-05-30";
+            case "GET /api/plans/{id}/jobs/letters", "PUT /api/plans/{id}/jobs/letters" ->
+                "?today=2028-05-20";
             case "GET /api/plans/{id}/crops" -> "?gap=0&fieldId=saddle";
             case "GET /api/plans/{id}/crops/dates" ->
                 "?gap=0&fieldId=saddle&forageId=cereal_rye&purpose=autumn_winter_feed";

@@ -1,4 +1,4 @@
-package wiselarder.core.seasons;
+package wiselarder.core.plan;
 
 /** What a keeper has in hand on a day, by which the rest of the year can be told. */
 public enum Sign {
