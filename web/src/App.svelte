@@ -33,6 +33,7 @@
     '/plan/:id/prices': later(() => import('./prices/Prices.svelte')),
     '/plan/:id/market': later(() => import('./prices/Market.svelte')),
     '/plan/:id/seasons': later(() => import('./seasons/Seasons.svelte')),
+    '/plan/:id/jobs': later(() => import('./jobs/Jobs.svelte')),
     '/plan/:id/papers': later(() => import('./papers/Papers.svelte')),
     '/plan/:id/changes': later(() => import('./history/Changes.svelte')),
     '/plan/:id/people': later(() => import('./people/People.svelte')),

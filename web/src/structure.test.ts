@@ -19,6 +19,7 @@ const ALLOWED: Record<string, string[]> = {
   seasons: ['api', 'units', 'words', 'plan', 'ruler', 'form'],
   prices: ['api', 'units', 'words', 'plan', 'form', 'seasons'],
   gaps: ['api', 'units', 'words', 'plan', 'form', 'seasons'],
+  jobs: ['api', 'units', 'words', 'plan', 'form'],
   shell: ['plan', 'form', 'people', 'seasons', 'history'],
   history: ['api', 'units', 'words', 'plan'],
   papers: ['api', 'units', 'words', 'plan', 'people'],

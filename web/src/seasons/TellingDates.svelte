@@ -10,7 +10,9 @@
     signWords,
     thenWords,
   } from '../words/signs';
+  import { ofTen } from '../words/thousand';
   import { plural } from '../words/year';
+  import { amount } from '../units/units';
 
   /** Dates on which what is in hand tells a hard year. */
   let { result }: { result: ThousandResult } = $props();
@@ -81,8 +83,11 @@
   </ol>
   {#if result.dates.length}
     <p class="quiet fine">
-      Learnt from one half of the simulated years and proved on the other. Before selling cows ask
-      your adviser; a forecast of rain counts as none.
+      Hard is a year that misses {amount(result.hardKg, 'bulk', open.system)} or more: {ofTen(
+        result.bareKgByYear.filter((kg) => kg >= result.hardKg).length,
+        result.years,
+      )} are, before anybody looks. Learnt from one half of the simulated years and proved on the other.
+      Before selling cows ask your adviser; a forecast of rain counts as none.
     </p>
   {/if}
 </section>

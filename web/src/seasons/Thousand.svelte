@@ -206,7 +206,10 @@
             >
           {/if}
         {:else}
-          <p role="status">Running the years again with more hay.</p>
+          <p role="status">
+            <progress aria-label="Running the years again"></progress> Running the years again with more
+            hay.
+          </p>
         {/if}
       </div>
       <div>
@@ -230,6 +233,7 @@
         <label class="field">
           <span>Any of them, from the mildest to the hardest</span>
           <input
+            class="range"
             type="range"
             min="0"
             max={result.years - 1}
@@ -274,6 +278,10 @@
 <style>
   h1 {
     max-width: 60rem;
+  }
+  .range {
+    width: 100%;
+    max-width: 30rem;
   }
   .two {
     display: grid;

@@ -2,21 +2,27 @@
   import CalendarRange from '@lucide/svelte/icons/calendar-range';
   import Ellipsis from '@lucide/svelte/icons/ellipsis';
   import Sprout from '@lucide/svelte/icons/sprout';
-  import UsersRound from '@lucide/svelte/icons/users-round';
+  import ListChecks from '@lucide/svelte/icons/list-checks';
   import Warehouse from '@lucide/svelte/icons/warehouse';
   import { router } from 'svelte-spa-router';
   import Menu from '../form/Menu.svelte';
-  import { isAt, leading, PLACES } from './places';
+  import { isAt, leading, PLACES, THUMBS } from './places';
 
   let { base, narrow }: { base: string; narrow: boolean } = $props();
 
-  const THUMBS = [CalendarRange, Sprout, UsersRound, Warehouse];
-  const more = $derived(leading(PLACES.slice(THUMBS.length), base, router.location));
+  const ICONS = [CalendarRange, ListChecks, Sprout, Warehouse];
+  const more = $derived(
+    leading(
+      PLACES.filter((p) => !THUMBS.some((t) => t.path === p.path)),
+      base,
+      router.location,
+    ),
+  );
 </script>
 
 <nav aria-label="Screens" class:narrow>
-  {#each narrow ? PLACES.slice(0, THUMBS.length) : PLACES as { path, name }, i (path)}
-    {@const Icon = THUMBS[i]}
+  {#each narrow ? THUMBS : PLACES as { path, name }, i (path)}
+    {@const Icon = ICONS[i]}
     <a
       href={`#${base}${path}`}
       aria-current={isAt(router.location, base, path) ? 'page' : undefined}

@@ -8,7 +8,16 @@ export const PLACES: { path: string; name: string }[] = [
   { path: '/store', name: 'Store' },
   { path: '/gaps', name: 'Gaps' },
   { path: '/seasons', name: 'Seasons' },
+  { path: '/jobs', name: 'Jobs' },
   { path: '/papers', name: 'Papers' },
+];
+
+/** On a phone these lie under the thumb, the jobs as today's. */
+export const THUMBS: { path: string; name: string }[] = [
+  { path: '', name: 'Year' },
+  { path: '/jobs', name: 'Today' },
+  { path: '/land', name: 'Land' },
+  { path: '/store', name: 'Store' },
 ];
 
 /** What is set once and seldom looked at: it stands in the farm's menu. */

@@ -48,6 +48,7 @@ const STATED_NAMES: Record<StatedName, string> = {
   'job.note': 'About the job',
   'marked.job': 'Job',
   'marked.why': 'Why',
+  'lifted.why': 'Why it is lifted',
   'split.newName': 'Name of the new field',
   'split.share': 'Share that becomes a field of its own',
   'off.bufferM': 'Strip kept to each side',

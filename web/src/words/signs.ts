@@ -24,7 +24,8 @@ export function plainBound(sign: Sign, si: number, system: System): number {
 
 /** "less than 1,600 lb/ac stands on the farm" */
 export function signWords(sign: Sign, below: number, system: System): string {
-  const said = amount(below, SIGNS[sign].quantity, system);
+  const said =
+    sign === 'SOIL_WATER' ? `${Math.round(below)}%` : amount(below, SIGNS[sign].quantity, system);
   return {
     STANDS: `less than ${said} stands on the farm`,
     STORE: `less than ${said} is in store`,
@@ -47,13 +48,13 @@ export function thenWords(d: DateThatTells, group: string, system: System): stri
   if (!group) return missing;
   const least = 0.02 * d.missingKg;
   if (d.savesKg < least)
-    return `${missing} Selling ${d.head} of ${group} then saves next to nothing.`;
+    return `${missing} Selling ${d.head} from ${group} then saves next to nothing.`;
   const lost = d.savesKg - d.savesLaterKg;
   const waiting =
     lost > least
       ? ` Four weeks later it saves ${amount(lost, 'bulk', system)} less.`
       : ' Four weeks later it saves as much.';
-  return `${missing} Selling ${d.head} of ${group} then saves ${amount(d.savesKg, 'bulk', system)} of it.${waiting}`;
+  return `${missing} Selling ${d.head} from ${group} then saves ${amount(d.savesKg, 'bulk', system)} of it.${waiting}`;
 }
 
 /** Births that are still to come raise need: a sale can be eaten up by them. */
@@ -64,7 +65,7 @@ export function birthWords(d: DateThatTells): string {
 
 /** What would be done, as the first words of a rung. */
 export function rungWords(d: DateThatTells, group: string, bales: string): string {
-  return group ? `Sell ${d.head} of ${group}, or buy ${bales}` : `Buy ${bales}`;
+  return group ? `Sell ${d.head} from ${group}, or buy ${bales}` : `Buy ${bales}`;
 }
 
 /** "10 June" of "--06-10". */

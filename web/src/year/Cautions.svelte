@@ -4,6 +4,7 @@
   import { shortDay } from '../units/dates';
   import { thePlan } from '../plan/context';
   import { inUnits } from '../words/cautions';
+  import LiftHold from './LiftHold.svelte';
 
   const open = thePlan();
 
@@ -50,6 +51,11 @@
     </p>
     <p>{inUnits(list[0].action, open.system)}</p>
     <p class="quiet">Ask: {list[0].whoToAsk}. Product label and local code stand above this.</p>
+    {#if open.mayPlan}
+      {#each list.filter((c) => c.blocks && (c.fieldId || c.lotId)) as c, i (i)}
+        <LiftHold caution={c} name={subject(c)} />
+      {/each}
+    {/if}
   </details>
 {/snippet}
 

@@ -2,7 +2,7 @@
   import { flushSync, onDestroy, untrack } from 'svelte';
   import Printer from '@lucide/svelte/icons/printer';
   import { innerWidth } from 'svelte/reactivity/window';
-  import type { Field, Outlook, ShelvesAsked, YearView } from '../api/client';
+  import type { Field, Job, Outlook, ShelvesAsked, YearView } from '../api/client';
   import ActPanel from '../land/ActPanel.svelte';
   import type { Act, Doing } from '../land/acts';
   import Ledger from '../papers/Ledger.svelte';
@@ -10,6 +10,7 @@
   import { thePlan } from '../plan/context';
   import { nextText, plannedThings } from '../plan/planned';
   import Planned from '../plan/Planned.svelte';
+  import JobMarks from '../ruler/JobMarks.svelte';
   import Ruler from '../ruler/Ruler.svelte';
   import { CLIP_ID, movedSpan, rulerScale, zoomed, type Span } from '../ruler/scale';
   import StoreLevel from '../ruler/StoreLevel.svelte';
@@ -124,6 +125,24 @@
   const windowShown = $derived(
     WINDOWS.find((w) => inView.to - inView.from === Math.min(w.days, year.days))?.name ?? '',
   );
+
+  let jobs = $state.raw<Job[]>([]);
+  $effect(() => {
+    const view = open.view!;
+    const units = open.system;
+    untrack(() => void askJobs(view.id, units));
+  });
+  let askedJobs = 0;
+  async function askJobs(id: string, units: 'IMPERIAL' | 'METRIC') {
+    const number = ++askedJobs;
+    try {
+      const found = await open.api.jobs(id, units);
+      if (number === askedJobs) jobs = found;
+    } catch (e) {
+      if (number === askedJobs) open.error = open.explain(e);
+    }
+  }
+  onDestroy(() => (askedJobs = -1));
 
   /** What the other views show is asked for once somebody wants to see it. */
   $effect(() => {
@@ -307,6 +326,13 @@
     >
       <div class="sticky">
         <Ruler {year} {scale} />
+        <JobMarks
+          {jobs}
+          start={year.start}
+          {scale}
+          base={`/plan/${open.view!.id}`}
+          today={today()}
+        />
       </div>
       <div
         class="reading"

@@ -73,6 +73,16 @@ public final class QualityTable {
 
     public static final int FIGURES = 6;
 
+    /** By nutrient, percent of DM: standing dead or kept when growth has just stopped. */
+    public double[] early() {
+      return early.clone();
+    }
+
+    /** The same near its use-by day. */
+    public double[] late() {
+      return late.clone();
+    }
+
     /** Value of living leaf and stem at a maturity from 0 (leafy) to 1 (ripe), in percent of DM. */
     public double green(int nutrient, double maturity) {
       double at = along(maturity);

@@ -14,14 +14,18 @@ public final class Marked {
     records.each(JobMarked.class, (record, mark) -> byJob.put(mark.job(), record));
   }
 
-  /** The record of what became of a job, or null where nothing did. */
+  /**
+   * The record of what became of a job, or null where nothing did. One that moved it no longer
+   * holds once the plan has it on another day than it had then, or than it was moved to.
+   */
   public FarmRecord of(Job job) {
-    return byJob.get(job.key());
-  }
-
-  /** The mark itself, or null. */
-  public JobMarked markOf(Job job) {
-    FarmRecord record = of(job);
-    return record == null ? null : (JobMarked) record.fact();
+    FarmRecord record = byJob.get(job.key());
+    if (record == null) {
+      return null;
+    }
+    JobMarked mark = (JobMarked) record.fact();
+    boolean moved = mark.mark() == JobMarked.Mark.MOVED;
+    boolean stands = mark.planned().equals(job.day()) || job.day().equals(mark.to());
+    return moved && !stands ? null : record;
   }
 }

@@ -12,7 +12,8 @@ public sealed interface Fact
         ConditionSeen,
         WeatherMeasured,
         Struck,
-        JobMarked {
+        JobMarked,
+        HoldLifted {
 
   /** The lot that it is about, or null. */
   default String lotId() {

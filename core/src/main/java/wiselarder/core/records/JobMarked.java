@@ -8,10 +8,12 @@ import wiselarder.core.quantity.Stated;
  * What became of a job. The last mark of a job holds; striking it out lets the one before hold.
  *
  * @param job key of the job, the same however often the jobs are reckoned anew
+ * @param planned the day on which it stood in the plan then
  * @param to the day it was moved to; null otherwise
  * @param why needed where it is dropped or a hold is overridden
  */
-public record JobMarked(String job, Mark mark, LocalDate to, String why) implements Fact {
+public record JobMarked(String job, Mark mark, LocalDate planned, LocalDate to, String why)
+    implements Fact {
   public static final Stated.Text JOB = Stated.text("marked.job", 200);
   public static final Stated.Text WHY = Stated.note("marked.why", 400);
 
@@ -25,6 +27,7 @@ public record JobMarked(String job, Mark mark, LocalDate to, String why) impleme
   public JobMarked {
     job = JOB.check(job);
     Check.present("marked.mark", mark);
+    Check.present("marked.planned", planned);
     why = WHY.check(why);
     if (mark == Mark.MOVED) {
       Check.present("marked.to", to);

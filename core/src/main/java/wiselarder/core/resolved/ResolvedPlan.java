@@ -443,7 +443,7 @@ public final class ResolvedPlan {
     boolean onGround = like != null && like.year.equals(year) && like.climate.equals(climate);
     this.weather = onGround ? like.normal : NormalYear.of(climate, year);
     this.normal = weather;
-    this.cautions = cautions(always, inWeather, weather, normal);
+    this.cautions = Lifted.from(cautions(always, inWeather, weather, normal), records, year);
     Forage[] grown = kinds(stated, catalogue);
     ResolvedPlan here = onGround && like.weather == normal ? like : null;
     // kinds that a sowing adds come after those that were there, which keep their places
@@ -509,7 +509,7 @@ public final class ResolvedPlan {
     this.climate = of.climate;
     this.weather = weather;
     this.normal = of.normal;
-    this.cautions = cautions(always, inWeather, weather, normal);
+    this.cautions = Lifted.from(cautions(always, inWeather, weather, normal), records, year);
     this.kinds = of.kinds;
     this.season = of.season;
     this.heads = of.heads;

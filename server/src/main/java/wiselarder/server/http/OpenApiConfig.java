@@ -24,6 +24,7 @@ import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Reason;
 import wiselarder.core.quantity.Stated;
 import wiselarder.core.records.ConditionSeen;
+import wiselarder.core.records.HoldLifted;
 import wiselarder.core.records.JobMarked;
 import wiselarder.core.records.LotCounted;
 import wiselarder.core.records.LotFed;
@@ -73,6 +74,7 @@ class OpenApiConfig {
           Map.entry("Rung", Set.of("sign", "below")),
           Map.entry("OwnJob", Set.of("by")),
           Map.entry("JobMarked", Set.of("to")),
+          Map.entry("HoldLifted", Set.of("fieldId", "lot")),
           Map.entry("JobView", Set.of("fieldId", "thing", "itemId", "mark")),
           Map.entry("JobMarkView", Set.of("to")),
           Map.entry("FeedView", Set.of("path")),
@@ -268,6 +270,7 @@ class OpenApiConfig {
     LotTested.class,
     ConditionSeen.class,
     JobMarked.class,
+    HoldLifted.class,
     GrowthCurve.class,
     CoverMeasure.class,
     CoverMeasure.Clip.class,

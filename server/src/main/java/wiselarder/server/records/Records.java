@@ -11,6 +11,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.BodyCondition;
+import wiselarder.core.land.Field;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.CoreReason;
@@ -19,6 +20,7 @@ import wiselarder.core.records.ConditionSeen;
 import wiselarder.core.records.Fact;
 import wiselarder.core.records.FarmRecord;
 import wiselarder.core.records.FarmRecords;
+import wiselarder.core.records.HoldLifted;
 import wiselarder.core.records.Seen;
 import wiselarder.core.records.Struck;
 import wiselarder.core.records.WeatherMeasured;
@@ -127,10 +129,11 @@ public class Records {
     return known;
   }
 
-  /** Measured weather stands behind seasons, so that planners keep it. */
+  /** Measured weather stands behind seasons, and a hold behind health: planners keep them. */
   private Role needed(StoredPlan plan, Fact fact) {
     Fact about = fact instanceof Struck s ? standing(plan, s).fact() : fact;
-    return about instanceof WeatherMeasured ? Role.PLANNER : Role.HELPER;
+    boolean planners = about instanceof WeatherMeasured || about instanceof HoldLifted;
+    return planners ? Role.PLANNER : Role.HELPER;
   }
 
   private FarmRecord standing(StoredPlan plan, Struck struck) {
@@ -146,6 +149,9 @@ public class Records {
     }
     if (fact.groupId() != null) {
       known("record.groupId", plan.farm().groups().stream().map(AnimalGroup::id), fact.groupId());
+    }
+    if (fact instanceof HoldLifted h && h.fieldId() != null) {
+      known("lifted.fieldId", plan.farm().fields().stream().map(Field::id), h.fieldId());
     }
     if (fact instanceof ConditionSeen c) {
       plan.farm().groups().stream()
