@@ -20,12 +20,18 @@ final class CautionJobs {
   /** Done so long before the danger begins. */
   private static final int BEFORE_DAYS = 7;
 
+  private static final String NEW_STAND = "overgrazed_new_stand";
+
   private CautionJobs() {}
 
   static void add(JobList l) {
     Map<String, List<Caution>> together = new LinkedHashMap<>();
     for (Caution c : l.balance.resolved().cautions) {
-      boolean asks = !c.hazard().everyday() && !c.hazard().severity().equals("notice");
+      // a new stand is looked at before its first use: a job of its sowing
+      boolean asks =
+          !c.hazard().everyday()
+              && !c.hazard().severity().equals("notice")
+              && !c.hazard().trigger().equals(NEW_STAND);
       boolean always = !c.blocks() && c.fromDay() <= 0 && c.toDay() >= l.year.days();
       if (asks && !always) {
         together

@@ -28,4 +28,10 @@ public final class Marked {
     boolean stands = mark.planned().equals(job.day()) || job.day().equals(mark.to());
     return moved && !stands ? null : record;
   }
+
+  /** The mark itself, or null. */
+  public JobMarked markOf(Job job) {
+    FarmRecord record = of(job);
+    return record == null ? null : (JobMarked) record.fact();
+  }
 }

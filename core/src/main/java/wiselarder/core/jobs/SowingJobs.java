@@ -143,33 +143,42 @@ final class SowingJobs {
           .add();
     }
     LocalDate ends = ends(l, s, y);
-    if (ends == null) {
-      return;
-    }
-    l.job(Job.Kind.LAST_USE, s.id(), field, ends.minusDays(1))
-        .with(crop)
-        .field(s.fieldId())
-        .within(WEEK, 0)
-        .add();
-    LocalDate greenUp = l.next(Anchor.Mark.GREEN_UP, s.fieldId(), s.sowOn());
-    boolean overSod = s.preparation() != Sowing.Preparation.FULL_SEEDBED;
-    if (s.endsOn() != null || (overSod && greenUp != null && greenUp.isBefore(ends.plusDays(60)))) {
-      LocalDate by = overSod && greenUp != null ? greenUp.minusDays(BEFORE_GREEN_UP_DAYS) : ends;
-      LocalDate day = s.endsOn() == null && by.isBefore(ends) ? by : ends;
-      l.job(Job.Kind.TERMINATE, s.id(), field, day)
+    LocalDate greenUp = shadedFrom(l, s, ends);
+    LocalDate gone = greenUp == null ? ends : greenUp.minusDays(BEFORE_GREEN_UP_DAYS);
+    LocalDate headed = y.headedDay() < 0 ? null : l.year.date(y.headedDay());
+    LocalDate last = gone == null || (headed != null && headed.isBefore(gone)) ? headed : gone;
+    if (last != null) {
+      l.job(Job.Kind.LAST_USE, s.id(), field, last.minusDays(1))
           .with(crop)
           .field(s.fieldId())
-          .between(day.minusDays(2 * WEEK), by.isBefore(day) ? day : by)
-          .wanted(overSod ? greenUp : null)
+          .within(WEEK, 0)
           .add();
     }
-    if (!overSod && leftBare(l, s, ends)) {
+    if (gone != null && (s.endsOn() != null || greenUp != null)) {
+      l.job(Job.Kind.TERMINATE, s.id(), field, gone)
+          .with(crop)
+          .field(s.fieldId())
+          .within(2 * WEEK, 0)
+          .wanted(greenUp)
+          .add();
+    }
+    boolean bed = s.preparation() == Sowing.Preparation.FULL_SEEDBED;
+    if (bed && ends != null && leftBare(l, s, ends)) {
       l.job(Job.Kind.CATCH_CROP, s.id(), field, ends.plusDays(2))
           .with(crop)
           .field(s.fieldId())
           .between(ends, ends.plusDays(CATCH_DAYS))
           .add();
     }
+  }
+
+  /** The day on which the sod below greens up while the crop still stands over it, or null. */
+  private static LocalDate shadedFrom(JobList l, Sowing s, LocalDate ends) {
+    if (s.preparation() == Sowing.Preparation.FULL_SEEDBED) {
+      return null;
+    }
+    LocalDate greenUp = l.next(Anchor.Mark.GREEN_UP, s.fieldId(), s.sowOn());
+    return greenUp == null || (ends != null && !ends.isAfter(greenUp)) ? null : greenUp;
   }
 
   private static LocalDate ends(JobList l, Sowing s, SowingYear y) {
