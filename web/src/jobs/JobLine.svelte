@@ -117,7 +117,7 @@
   {#if job.mark}<p class="mark">{markWords(job)}</p>{/if}
   {#if isOpen(job)}
     {#if job.why}<p>{job.kind === 'CAUTION' ? inUnits(job.why, open.system) : job.why}</p>{/if}
-    {#if costsKg !== undefined}<p>{waitingWords(costsKg, open.system)}</p>{/if}
+    {#if costsKg !== undefined}<p>{waitingWords(costsKg, job, open.system)}</p>{/if}
     {#if beside.length}<p class="quiet">{beside.join('; ')}</p>{/if}
     {#if job.kind === 'OWN' && open.mayPlan}
       <button

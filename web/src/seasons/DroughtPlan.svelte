@@ -19,6 +19,7 @@
     return (at - first + 372) % 372;
   }
   let part = $state<HTMLElement>();
+  let writing = $state(false);
   let id = $state<string | null>(null);
   let on = $state<string | null>(null);
   let sign = $state<Sign | ''>('');
@@ -35,6 +36,7 @@
 
   function change(r: Rung) {
     id = r.id;
+    writing = true;
     on = r.on;
     sign = r.sign ?? '';
     below =
@@ -44,6 +46,7 @@
   function clear() {
     id = on = below = null;
     sign = doThis = '';
+    writing = false;
   }
   async function put() {
     const rung: Rung = {
@@ -98,7 +101,7 @@
     </p>
   {/if}
   {#if open.mayPlan}
-    <details class="no-print" open={id !== null}>
+    <details class="no-print" bind:open={writing}>
       <summary>{id ? 'Change a rung' : 'Write a rung'}</summary>
       <div class="input-grid">
         <MonthDayField label="On" name="rung.on" value={on} onchange={(v) => (on = v)} />
@@ -119,7 +122,7 @@
         <TextField name="rung.doThis" value={doThis} oninput={(v) => (doThis = v)} />
       </div>
       <button class="btn preset-filled-primary-500" disabled={!whole} onclick={put}
-        >{id ? 'Save it' : 'Put it in'}</button
+        >{id ? 'Save it' : 'Add the rung'}</button
       >
       {#if id}<button class="btn plain" onclick={clear}>Leave it</button>{/if}
     </details>

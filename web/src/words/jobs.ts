@@ -48,12 +48,12 @@ export function datesWords(j: Job): string {
 const LEAST_KG = 50;
 
 /** What a week later costs. */
-export function waitingWords(kg: number | undefined, system: System): string {
+export function waitingWords(kg: number | undefined, job: Job, system: System): string {
   if (kg === undefined) return '';
   if (Math.abs(kg) < LEAST_KG) return 'A week later costs next to nothing.';
-  return kg > 0
-    ? `A week later costs ${amount(kg, 'bulk', system)} of feed.`
-    : `A week later brings ${amount(-kg, 'bulk', system)} more feed; it may be worse.`;
+  if (kg > 0) return `A week later costs ${amount(kg, 'bulk', system)} of feed.`;
+  const more = `A week later leaves ${amount(-kg, 'bulk', system)} more feed at the end`;
+  return job.kind === 'CUT' ? `${more}, riper and worth less.` : `${more}.`;
 }
 
 /** What becomes of the year where it is moved. */

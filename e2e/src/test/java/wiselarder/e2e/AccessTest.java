@@ -101,6 +101,7 @@ class AccessTest {
         "/store?side=worth",
         "/gaps",
         "/seasons",
+        "/jobs",
         "/forages",
         "/prices",
         "/market",

@@ -2,9 +2,13 @@ package wiselarder.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.SelectOption;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -259,5 +263,123 @@ class SeasonsTest {
     assertThat(hold).containsText("nothing more is to be held");
     Hand.MOUSE.link(page, "Gaps");
     assertThat(page.getByTestId("planned")).containsText(bales + " round bales");
+  }
+
+  private Locator job(Page on, String title) {
+    return on.getByTestId("job")
+        .filter(
+            new Locator.FilterOptions()
+                .setHas(
+                    on.getByRole(
+                        AriaRole.HEADING,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^" + title)))));
+  }
+
+  private static void press(Locator job, String what) {
+    job.getByRole(
+            AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + what)))
+        .first()
+        .click();
+  }
+
+  private String calendar() throws IOException {
+    Download file = page.waitForDownload(() -> page.getByText("Calendar file (.ics)").click());
+    Path saved = Files.createTempFile("jobs", ".ics");
+    file.saveAs(saved);
+    return Files.readString(saved).replace("\r\n ", "");
+  }
+
+  /** From how sure one wants to be to a line in the calendar. */
+  @Test
+  void nineYearsOfTenArePlannedBoughtTickedOnThePhoneAndFoundInTheCalendar() throws IOException {
+    Hand.MOUSE.link(page, "Seasons");
+    page.getByLabel("Feed is to last in").selectOption("9 years of 10");
+    Locator hold = page.getByTestId("hold");
+    assertThat(hold).containsText("To be sure in 9 of 10 years: hold");
+    String bales = found(hold, "hold ([\\d,]+) round bales");
+    page.getByTestId("thousand")
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Put it in the plan"))
+        .click();
+    assertThat(hold).containsText("nothing more is to be held");
+    Hand.MOUSE.link(page, "Jobs");
+    Locator buy = job(page, "Buy Held round bales, " + bales);
+    assertThat(buy).containsText("What is short later is dearer");
+    Page phone = product.visitorPage(390, 844);
+    phone.navigate(product.demo());
+    phone.getByTestId("shelves").waitFor();
+    Hand.MOUSE.link(phone, "Today");
+    press(job(phone, "Buy Held"), "Done");
+    assertThat(job(phone, "Buy Held")).hasCount(0);
+    phone.getByLabel("Show what is done or dropped").check();
+    assertThat(job(phone, "Buy Held")).containsText("Done");
+    phone.context().close();
+    // the other screen hears of it
+    assertThat(buy).hasCount(0);
+    Assertions.assertThat(calendar())
+        .contains("SUMMARY:Done: Buy Held round bales\\, " + bales)
+        .contains("SUMMARY:Cut Mill Bottom");
+  }
+
+  /**
+   * Moved past its last day it says what the year loses; dropped with a reason; own ones beside.
+   */
+  @Test
+  void jobsAreMovedDroppedAndWrittenDownAndStandOnTheRuler() {
+    assertThat(page.getByTestId("job-marks")).isVisible();
+    Hand.MOUSE.link(page, "Jobs");
+    Locator cut = job(page, "Cut Mill Bottom");
+    assertThat(cut).containsText("A week later");
+    press(cut, "Move");
+    cut.getByLabel("To", exact()).fill("2028-06-20");
+    assertThat(cut.getByTestId("moved")).containsText("past 30 May, the last day");
+    assertThat(cut.getByTestId("moved")).containsText("in store at its end");
+    cut.getByLabel("Why", exact()).fill("Wet ground");
+    press(cut, "Move it, in the plan too");
+    assertThat(cut).containsText("20 Jun 2028");
+    Locator scores = job(page, "Score the condition of Hair ewes").first();
+    press(scores, "Drop");
+    scores.getByLabel("Why", exact()).fill("The vet did it");
+    press(scores, "Drop it");
+    assertThat(page.getByText("1 done or dropped")).isVisible();
+    page.getByText("Write down a job of your own").click();
+    page.getByLabel("What is to be done").fill("Order twine");
+    page.getByTestId("own-job").getByLabel("On", exact()).fill("2028-04-01");
+    button("Write it down").click();
+    assertThat(job(page, "Order twine")).containsText("1 Apr 2028");
+    page.getByLabel("Sheet of the month").selectOption("Apr 2028");
+    assertThat(page.getByTestId("sheet")).containsText("Order twine");
+    button("Make one").click();
+    assertThat(page.getByTestId("feed-address")).containsText("/calendar/");
+    button("End it").click();
+    assertThat(page.getByTestId("feed-address")).hasCount(0);
+  }
+
+  private static Locator.GetByLabelOptions exact() {
+    return new Locator.GetByLabelOptions().setExact(true);
+  }
+
+  /** A rung of one's own: a day, what is looked at, what is done; it is a job on its day. */
+  @Test
+  void aDroughtPlanIsWrittenAndItsRungsAreJobs() {
+    Hand.MOUSE.link(page, "Seasons");
+    // what stands above the drought plan is whole: nothing moves under the pointer any more
+    assertThat(page.getByTestId("hold")).containsText("To be sure in 9 of 10 years");
+    Locator plan = page.getByTestId("drought");
+    plan.getByText("Write a rung").click();
+    plan.getByLabel("On, month").selectOption("June");
+    plan.getByLabel("On, day").fill("10");
+    plan.getByLabel("Look at").selectOption(new SelectOption().setIndex(1));
+    plan.getByLabel("Less than, lb/ac").fill("1600");
+    plan.getByLabel("Then do this").fill("Sell the steers");
+    button("Add the rung").click();
+    assertThat(plan)
+        .containsText("10 June. If less than 1,600 lb/ac stands on the farm: Sell the steers");
+    Locator any = page.getByLabel("Any of them, from the mildest to the hardest");
+    any.fill("950");
+    assertThat(page.getByTestId("picked")).containsText("950 of 1,000 are milder than");
+    assertThat(page.getByText("What decides it")).isVisible();
+    Hand.MOUSE.link(page, "Jobs");
+    assertThat(job(page, "Sell the steers"))
+        .containsText("if less than 1,600 lb/ac stands on the farm");
   }
 }

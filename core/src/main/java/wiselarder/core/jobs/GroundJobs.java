@@ -151,7 +151,7 @@ final class GroundJobs {
                 .sum()
             + l.hours("bale_round", units);
     l.job(Job.Kind.CUT, c.id(), field.name(), c.date())
-        .with(c.lot().name())
+        .with(c.lot().unitName())
         .field(field.id())
         .between(
             l.year.date(readyFrom(l.balance, at, day)), l.year.date(readyTo(l.balance, at, day)))

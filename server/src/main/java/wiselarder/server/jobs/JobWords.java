@@ -175,7 +175,9 @@ final class JobWords {
       case CUT ->
           "Between boot and full head; earlier there is less, later it is stem. Expected: "
               + JobUnits.whole(j.figure(Job.What.UNITS))
-              + " units from "
+              + " "
+              + j.with()
+              + "s from "
               + units.area(j.figure(Job.What.HA))
               + ".";
       case COUNT_BALES ->

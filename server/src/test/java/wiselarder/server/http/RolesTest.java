@@ -200,6 +200,7 @@ class RolesTest {
               .replace("{member}", Long.toString(member))
               .replace("{invitation}", Long.toString(open))
               .replace("{token}", token)
+              .replace("{secret}", "unknown")
               .replace("{record}", record)
               .replace("{sample}", sample)
               .replace("{revision}", "1")

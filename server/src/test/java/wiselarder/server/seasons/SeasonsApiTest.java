@@ -60,6 +60,34 @@ class SeasonsApiTest {
     assertThat(result().get("fed").asInt()).isEqualTo(hold.get("fedAfter").asInt());
   }
 
+  /** A point of the fan gives a year, and so does its place; both can be looked at. */
+  @Test
+  void anyYearIsPickedByAPointOrByItsPlace() {
+    assertThat(http.get(THOUSAND + "/year?rank=0").json()).isEmpty();
+    JsonNode result = result();
+    JsonNode mildest = http.get(THOUSAND + "/year?rank=0").json().get(0);
+    assertThat(mildest.get("bareKg").asDouble())
+        .isCloseTo(result.get("bareKgByYear").get(0).asDouble(), within(1.0));
+    assertThat(mildest.get("season").asString())
+        .isEqualTo("seed:" + result.get("seeds").get(0).asLong());
+    double at = result.get("standsKgPerHa").get("p90").get(300).asDouble();
+    JsonNode near = http.get(THOUSAND + "/near?sign=STANDS&day=300&value=" + at).json().get(0);
+    // the first morning of the week next to day 300 is day 301, weeks from the second on
+    assertThat(near.get("standsKgPerHa").get(42).asDouble()).isCloseTo(at, within(0.02 * at));
+    assertThat(http.get(THOUSAND + "/year?rank=1000").status()).isEqualTo(422);
+    assertThat(http.get(THOUSAND + "/gauge").json()).isEmpty();
+    assertThat(result.get("decides")).isNotEmpty();
+    assertThat(result.get("hardKg").asDouble()).isPositive();
+    // what is written down to be done changes no year
+    int revision = http.get(PLAN).json().get("revision").asInt();
+    String rung =
+        """
+        {"revision": %d, "edits": [{"putRung": {"id": "r", "on": "--06-10", "sign": "RAIN",
+          "below": 60, "doThis": "Sell the steers"}}]}""";
+    assertThat(http.post(PLAN + "/edits", rung.formatted(revision)).status()).isEqualTo(200);
+    assertThat(http.get(THOUSAND).json().get("done").asInt()).isEqualTo(1000);
+  }
+
   @Test
   void aStoppedRunSaysSoAndIsBegunAnew() {
     http.post(THOUSAND, "");
