@@ -1,6 +1,7 @@
 package wiselarder.server.jobs;
 
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.NoSuchElementException;
@@ -74,9 +75,7 @@ class Reminders {
       repository.removeReminder(plan.id(), person.id());
     } else {
       repository.putReminder(
-          plan.id(),
-          person.id(),
-          (int) Check.range("reminders.daysAhead", daysAhead, 1, MOST_DAYS));
+          plan.id(), person.id(), Check.range("reminders.daysAhead", daysAhead, 1, MOST_DAYS));
     }
   }
 
@@ -84,7 +83,7 @@ class Reminders {
   @Scheduled(cron = "0 0 6 * * *")
   void morning() {
     if (wanted) {
-      send(LocalDate.now());
+      send(LocalDate.now(ZoneId.systemDefault()));
     }
   }
 
