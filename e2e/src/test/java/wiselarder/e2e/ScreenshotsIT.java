@@ -63,9 +63,9 @@ class ScreenshotsIT {
       page.navigate(product.demo() + "/papers");
       page.getByText("Papers out").waitFor();
       shoot(page, "papers", false);
-      page.navigate(product.url() + "/#/");
-      page.getByText("Demo farms").waitFor();
-      shoot(page, "farms", false);
+      page.navigate(product.demo() + "/jobs");
+      page.getByText("A week later").first().waitFor();
+      shoot(page, "jobs", false);
       Page stranger = product.page(1280, 800);
       stranger.navigate(product.url());
       stranger.getByText("Make the first owner").waitFor();
