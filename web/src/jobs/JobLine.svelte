@@ -3,7 +3,7 @@
   import { thePlan } from '../plan/context';
   import DateField from '../form/DateField.svelte';
   import TextField from '../form/TextField.svelte';
-  import { today } from '../units/dates';
+  import { dayOf, today } from '../units/dates';
   import {
     datesWords,
     hoursWords,
@@ -26,6 +26,23 @@
   let gone = false;
   $effect(() => () => (gone = true));
   const late = $derived(isLate(job, today()));
+  /** What is late turns into what it costs: done today, run on the whole year. */
+  let lateCosts = $state.raw<JobMoved | null>(null);
+  $effect(() => {
+    lateCosts = null;
+    const { start, days } = open.view!.year;
+    if (late && job.thing && job.kind !== 'OWN' && dayOf(start, today()) < days) {
+      const key = job.key;
+      void open.api
+        .jobMoved(open.view!.id, key, today())
+        .then((found) => {
+          if (!gone && job.key === key) lateCosts = found;
+        })
+        .catch((e: unknown) => {
+          if (!gone) open.error = open.explain(e);
+        });
+    }
+  });
   const beside = $derived(
     [
       whoWords(job),
@@ -117,7 +134,12 @@
   {#if job.mark}<p class="mark">{markWords(job)}</p>{/if}
   {#if isOpen(job)}
     {#if job.why}<p>{job.kind === 'CAUTION' ? inUnits(job.why, open.system) : job.why}</p>{/if}
-    {#if costsKg !== undefined}<p>{waitingWords(costsKg, job, open.system)}</p>{/if}
+    {#if lateCosts}
+      <p data-testid="late-costs">
+        <strong>Done today:</strong>
+        {movedWords(lateCosts, job, today(), open.system)}
+      </p>
+    {:else if costsKg !== undefined}<p>{waitingWords(costsKg, job, open.system)}</p>{/if}
     {#if beside.length}<p class="quiet">{beside.join('; ')}</p>{/if}
     {#if job.kind === 'OWN' && open.mayPlan}
       <button

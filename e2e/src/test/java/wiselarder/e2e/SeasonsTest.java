@@ -354,6 +354,18 @@ class SeasonsTest {
     assertThat(page.getByTestId("feed-address")).hasCount(0);
   }
 
+  /** In the middle of June the cuts of May are late, and their lateness is told in feed. */
+  @Test
+  void whatIsLateTurnsIntoWhatItCosts() {
+    page.clock().setFixedTime("2028-06-15T09:00:00Z");
+    Hand.MOUSE.link(page, "Jobs");
+    assertThat(page.getByRole(AriaRole.HEADING).first()).containsText("jobs late");
+    Locator cut = job(page, "Cut Mill Bottom");
+    assertThat(cut).containsText("late");
+    assertThat(cut.getByTestId("late-costs")).containsText("past 30 May");
+    assertThat(cut.getByTestId("late-costs")).containsText("in store at its end");
+  }
+
   private static Locator.GetByLabelOptions exact() {
     return new Locator.GetByLabelOptions().setExact(true);
   }

@@ -26,7 +26,11 @@ final class JobWords {
   }
 
   private static String head(Job j) {
-    return JobUnits.whole(j.figure(Job.What.HEAD)) + " of " + j.of();
+    return count(j, Job.What.HEAD);
+  }
+
+  private static String count(Job j, Job.What what) {
+    return JobUnits.whole(j.figure(what));
   }
 
   private static boolean has(Job j, Job.What what) {
@@ -70,7 +74,7 @@ final class JobWords {
       case TAKE_SAMPLE -> "Take a sample of " + j.of();
       case BUY -> "Buy " + j.of() + units(j);
       case OPEN_RESERVE -> "The reserve of " + j.of() + " may be opened";
-      case SET_OUT -> "Set out the bales of " + j.of() + units(j);
+      case SET_OUT -> "Set out " + count(j, Job.What.UNITS) + " bales: " + j.of();
       case STRINGS_OFF -> "Strings or net off " + j.of();
       case MARK_PADS -> "Mark where the bales of " + j.of() + " stood";
       case SPREAD_PADS -> "Spread the pads of " + j.of();
@@ -78,11 +82,11 @@ final class JobWords {
       case FIRST_BIRTH -> "Ready for the first births: " + j.of();
       case CONDITION -> "Score the condition of " + j.of();
       case WEAN -> "Wean the young of " + j.of();
-      case SELL -> "Sell " + head(j);
-      case BUY_STOCK -> "Take in " + head(j);
-      case SEND_AWAY -> "Send " + head(j) + " away";
-      case FETCH_BACK -> "Fetch " + head(j) + " back";
-      case MOVE_GROUP -> "Move " + head(j) + " to " + j.with();
+      case SELL -> "Sell " + head(j) + " from " + j.of();
+      case BUY_STOCK -> "Take " + head(j) + " into " + j.of();
+      case SEND_AWAY -> "Send " + head(j) + " from " + j.of() + " away";
+      case FETCH_BACK -> "Fetch " + head(j) + " back to " + j.of();
+      case MOVE_GROUP -> "Move " + head(j) + " from " + j.of() + " to " + j.with();
       case CAUTION -> caution(j).title() + (j.of().isEmpty() ? "" : ": " + j.of());
       case RUNG, OWN -> j.of();
     };
