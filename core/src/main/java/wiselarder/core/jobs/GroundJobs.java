@@ -110,6 +110,7 @@ final class GroundJobs {
         .within(WEEK, WEEK)
         .figure(Job.What.KG_N_PER_HA, d.nitrogenKgPerHa())
         .figure(Job.What.KG_N, kg)
+        .figure(Job.What.KG_N_TAKEN_UP_PER_HA, takenUp(l, field))
         .figure(
             Job.What.CLOVER_PERCENT,
             clover >= NO_NITROGEN_ABOVE_CLOVER ? PERCENT * clover : Double.NaN)
@@ -117,6 +118,19 @@ final class GroundJobs {
         .dates(Thing.DRESSING, d.id())
         .add();
   }
+
+  /** Grown over the plan's first year, a hectare, at the nitrogen of leafy forage. */
+  private static double takenUp(JobList l, Field field) {
+    int at = l.fieldAt(field.id());
+    double kg = 0;
+    for (int d = 0; d < Math.min(l.year.days(), 365); d++) {
+      kg += l.balance.grownKg(at, d);
+    }
+    return NITROGEN_SHARE * kg / field.netAreaHa();
+  }
+
+  /** Nitrogen in the dry matter of grazed swards, 2 to 3%. Assumption. */
+  private static final double NITROGEN_SHARE = 0.025;
 
   private static void irrigation(JobList l, Irrigation i) {
     Field field = l.stated.field(i.fieldId());

@@ -102,6 +102,8 @@ public record Job(
   public enum What {
     KG_N_PER_HA,
     KG_N,
+    /** What the year's growth of the field takes up, from soil, clover and bag together. */
+    KG_N_TAKEN_UP_PER_HA,
     SEED_KG,
     HA,
     UNITS,

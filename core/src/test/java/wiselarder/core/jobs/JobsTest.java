@@ -213,6 +213,8 @@ class JobsTest {
     assertThat(n.figure(Job.What.KG_N)).isEqualTo(720);
     assertThat(n.figure(Job.What.KG_N_PER_HA)).isEqualTo(60);
     assertThat(n.figure(Job.What.CLOVER_PERCENT)).isNaN();
+    // 25 kg a day through the year at most, 2.5% of it nitrogen
+    assertThat(n.figure(Job.What.KG_N_TAKEN_UP_PER_HA)).isBetween(100.0, 0.025 * 365 * 30);
     Job w = jobs.stream().filter(j -> j.key().equals("NITROGEN/w/2026")).findFirst().orElseThrow();
     assertThat(w.figure(Job.What.CLOVER_PERCENT)).isGreaterThanOrEqualTo(30);
     assertThat(jobs)

@@ -163,7 +163,9 @@ final class JobWords {
           units.massPerArea(j.figure(Job.What.KG_N_PER_HA))
               + " of nitrogen, "
               + units.weight(j.figure(Job.What.KG_N))
-              + " in all, by what the field is to yield."
+              + " in all. What it grows in a year takes up about "
+              + units.massPerArea(j.figure(Job.What.KG_N_TAKEN_UP_PER_HA))
+              + ", from soil, clover and bag together: with more expected, more, and dearer."
               + (has(j, Job.What.CLOVER_PERCENT)
                   ? " Clover is "
                       + JobUnits.whole(j.figure(Job.What.CLOVER_PERCENT))
