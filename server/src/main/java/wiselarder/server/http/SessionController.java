@@ -75,14 +75,15 @@ class SessionController {
 
   @PostMapping("/session")
   ResponseEntity<Object> signIn(@RequestBody SignIn given, HttpServletRequest request) {
-    String[] keys = {"from " + request.getRemoteAddr(), "as " + given.email};
+    people.checkSignIn(given.email, given.password);
+    String[] keys = {"from " + request.getRemoteAddr(), "as " + People.account(given.email)};
     attempts.count(keys);
     Optional<Person> person = people.withPassword(given.email, given.password);
     if (person.isEmpty()) {
       return ResponseEntity.status(HttpStatus.UNAUTHORIZED)
           .body(Problems.problem(HttpStatus.UNAUTHORIZED, ServerReason.WRONG_SIGN_IN));
     }
-    attempts.forget(keys);
+    attempts.takeBack(keys);
     return ResponseEntity.ok(signedIn(person.get(), request));
   }
 

@@ -48,10 +48,13 @@ public class Attempts {
     }
   }
 
-  /** Forgets what was counted, after a right password. */
-  public void forget(String... keys) {
+  /**
+   * Takes one attempt back that was none, after a right password: those that were wrong before it
+   * stay counted, so that nobody's own password opens the way to somebody else's.
+   */
+  public void takeBack(String... keys) {
     for (String key : keys) {
-      buckets.invalidate(key);
+      buckets.get(key, k -> fresh()).addTokens(1);
     }
   }
 

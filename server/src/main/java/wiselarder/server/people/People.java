@@ -1,6 +1,9 @@
 package wiselarder.server.people;
 
 import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
 import java.util.Locale;
 import java.util.Optional;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
@@ -64,6 +67,29 @@ public class People {
         .orElseThrow(() -> new Refused(ServerReason.EMAIL_TAKEN, "person.email", address));
   }
 
+  /**
+   * What can be no sign-in is refused before anything is counted or kept.
+   *
+   * @throws Refused where address or password is longer than any can be
+   */
+  public void checkSignIn(String email, String password) {
+    Check.note("person.email", email, MOST_ADDRESS);
+    Check.note("person.password", password, MOST_GIVEN);
+  }
+
+  /** The account that an address means, however it is spelled; a hash of it, of one length. */
+  public static String account(String email) {
+    try {
+      MessageDigest sha = MessageDigest.getInstance("SHA-256");
+      return HexFormat.of().formatHex(sha.digest(lower(email).getBytes(StandardCharsets.UTF_8)));
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private static final int MOST_ADDRESS = 200;
+  private static final int MOST_GIVEN = 400;
+
   /** The person with this e-mail address, when the password is theirs. */
   @Transactional(readOnly = true)
   public Optional<Person> withPassword(String email, String password) {
@@ -116,7 +142,7 @@ public class People {
   }
 
   private static String address(String email) {
-    String address = lower(Check.text("person.email", email, 200));
+    String address = lower(Check.text("person.email", email, MOST_ADDRESS));
     if (!address.matches("[^@\\s]+@[^@\\s]+")) {
       throw new Refused(ServerReason.NOT_AN_ADDRESS, "person.email", address);
     }

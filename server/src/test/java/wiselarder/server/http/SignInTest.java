@@ -83,6 +83,36 @@ class SignInTest {
     assertThat(later.raw().headers().firstValueAsLong("Retry-After").orElse(0)).isBetween(1L, 60L);
   }
 
+  /** However an address is spelled it is one account; one's own password forgives no guess. */
+  @Test
+  void spellingsAndOnesOwnPasswordGiveNoMoreGuesses() {
+    Http.person("ann");
+    Http.person("eve");
+    Http thief = Http.stranger();
+    int guesses = 0;
+    String[] spelled = {
+      "ann@farm.example", " Ann@farm.example", "ANN@FARM.EXAMPLE ", "aNN@farm.Example"
+    };
+    for (int i = 0; i < 40; i++) {
+      int status =
+          thief.post("/api/session", signIn(spelled[i % spelled.length], "guess " + i)).status();
+      guesses += status == 401 ? 1 : 0;
+      thief.post("/api/session", signIn("eve@farm.example", Http.PASSWORD));
+    }
+    // ten at once, and what is given back in the seconds that this takes
+    assertThat(guesses).isBetween(10, 16);
+  }
+
+  @Test
+  void anAddressThatNoneCanBeIsRefusedBeforeAnythingIsCounted() {
+    String long1 = "a".repeat(2_000_000) + "@farm.example";
+    for (int i = 0; i < 30; i++) {
+      Http.Answer answer = Http.stranger().post("/api/session", signIn(long1, "guess"));
+      assertThat(answer.status()).isIn(413, 422);
+    }
+    Http.person("ann");
+  }
+
   @Test
   void signingInGivesTheSessionANewNameAndSigningOutEndsIt() {
     Http ann = Http.person("ann");

@@ -43,7 +43,19 @@ class AttemptsTest {
     pass(1);
     attempts.count("ann");
     assertThatThrownBy(() -> attempts.count("ann")).isInstanceOf(Attempts.TooMany.class);
-    attempts.forget("ann");
+  }
+
+  /** A right password counts as none, and forgives no wrong one. */
+  @Test
+  void whatIsTakenBackWasNoneAndNoMoreThanThat() {
+    for (int i = 0; i < 9; i++) {
+      attempts.count("ann");
+    }
+    for (int i = 0; i < 20; i++) {
+      attempts.count("ann");
+      attempts.takeBack("ann");
+    }
     attempts.count("ann");
+    assertThatThrownBy(() -> attempts.count("ann")).isInstanceOf(Attempts.TooMany.class);
   }
 }
