@@ -1,6 +1,7 @@
 <script lang="ts">
-  import { untrack } from 'svelte';
+  import { tick, untrack } from 'svelte';
   import type { Job } from '../api/client';
+  import { asked } from '../plan/address';
   import { thePlan } from '../plan/context';
   import MiniYear from '../plan/MiniYear.svelte';
   import { today } from '../units/dates';
@@ -25,6 +26,13 @@
     const units = open.system;
     untrack(() => void ask(view.id, units));
   });
+  /** Who came by a mark of the ruler sees its job. */
+  async function comeTo() {
+    const key = asked('job');
+    if (!key) return;
+    await tick();
+    document.getElementById(`job-${key}`)?.scrollIntoView({ block: 'center' });
+  }
   let asking = 0;
   async function ask(id: string, units: 'IMPERIAL' | 'METRIC') {
     const number = ++asking;
@@ -32,7 +40,10 @@
     try {
       const found = await open.api.jobs(id, units);
       if (!here()) return;
+      const first = jobs === null;
       jobs = found;
+      if (first) await comeTo();
+      if (!here()) return;
       const { costsKg } = await open.api.jobsWaiting(id);
       if (here()) costs = costsKg;
     } catch (e) {

@@ -40,7 +40,7 @@
       {@const x = scale.x(day)}
       {@const late = list.some((j) => isLate(j, today))}
       <a
-        href={`#${base}/jobs`}
+        href={`#${base}/jobs?job=${encodeURIComponent(list[0].key)}`}
         aria-label={`${shortDate(due(list[0]))}: ${list.map((j) => j.title).join('; ')}`}
       >
         <title>{shortDate(due(list[0]))}: {list.map((j) => j.title).join('; ')}</title>

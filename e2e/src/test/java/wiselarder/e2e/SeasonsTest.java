@@ -325,9 +325,14 @@ class SeasonsTest {
    */
   @Test
   void jobsAreMovedDroppedAndWrittenDownAndStandOnTheRuler() {
-    assertThat(page.getByTestId("job-marks")).isVisible();
-    Hand.MOUSE.link(page, "Jobs");
+    // a flag on the ruler leads to its job
+    page.getByTestId("job-marks")
+        .getByRole(
+            AriaRole.LINK,
+            new Locator.GetByRoleOptions().setName(Pattern.compile("Cut Mill Bottom")))
+        .click();
     Locator cut = job(page, "Cut Mill Bottom");
+    assertThat(cut).isInViewport();
     assertThat(cut).containsText("A week later");
     press(cut, "Move");
     cut.getByLabel("To", exact()).fill("2028-06-20");
