@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ScreenshotAnimations;
 import java.nio.file.Path;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** Takes docs/screenshots from the demo farm; run by {@code ./larder shots}, not by the tests. */
@@ -80,7 +81,10 @@ class ScreenshotsIT {
       stranger.getByLabel("Invitation link").waitFor();
       shoot(stranger, "people", false);
       page.navigate(product.url() + "/#/plan/campo-garza-mora");
-      page.getByText("Lucerne 1").first().waitFor();
+      page.getByRole(
+              AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Campo Garza")))
+          .waitFor();
+      page.getByTestId("shelves").waitFor();
       shoot(page, "year-metric", false);
       Page phone = product.visitorPage(390, 844);
       phone.navigate(product.demo());

@@ -70,12 +70,49 @@ public record Telling(Sign sign, int day, double below, int fires, int right, in
       double below = bound(seen, hard, sign, week);
       if (!Double.isNaN(below)) {
         Telling t = proved(seen, hard, sign, week, below);
-        boolean holds = t.fires > 0 && t.right >= PROVED * leastRight(hard) * t.fires;
+        boolean holds =
+            t.fires > 0
+                && t.right >= PROVED * leastRight(hard) * t.fires
+                && readable(seen, sign, week, below);
         best = holds && (best == null || t.right > best.right) ? t : best;
       }
     }
     return Optional.ofNullable(best);
   }
+
+  /**
+   * Whether a keeper can see the difference: years below the bound lie apart from those above it by
+   * more than what counting, a walk or a gauge can tell.
+   */
+  private static boolean readable(SignsSeen seen, Sign sign, int week, double below) {
+    double under = 0;
+    double over = 0;
+    int fires = 0;
+    for (int y = 0; y < seen.years(); y++) {
+      double value = seen.of(sign, y, week);
+      fires += value < below ? 1 : 0;
+      under += value < below ? value : 0;
+      over += value < below ? 0 : value;
+    }
+    double apart = over / Math.max(1, seen.years() - fires) - under / Math.max(1, fires);
+    double least =
+        switch (sign) {
+          case STANDS -> READABLE_KG_PER_HA;
+          case STORE -> READABLE_STORE_SHARE * below;
+          case GROWTH -> READABLE_KG_PER_HA_DAY;
+          case SOIL_WATER -> READABLE_PERCENT;
+          case RAIN -> READABLE_MM;
+        };
+    return apart >= least;
+  }
+
+  /** What can be told apart in a yard. Assumptions. */
+  private static final double READABLE_KG_PER_HA = 150;
+
+  private static final double READABLE_STORE_SHARE = 0.05;
+  private static final double READABLE_KG_PER_HA_DAY = 3;
+  private static final double READABLE_PERCENT = 8;
+  private static final double READABLE_MM = 15;
 
   private static double leastRight(boolean[] hard) {
     double share = (double) IntStream.range(0, hard.length).filter(y -> hard[y]).count();

@@ -60,11 +60,27 @@ class TellingTest {
   @Test
   void aWorseSignIsSaidToBeWorse() {
     boolean[] hard = new boolean[YEARS];
-    Telling clear = Telling.find(world(hard, Sign.STANDS, 10, 0), hard, 364).get(0);
-    Telling dim = Telling.find(world(hard, Sign.STANDS, 10, 0.2), hard, 364).get(0);
+    Telling clear = Telling.find(world(hard, Sign.SOIL_WATER, 10, 0), hard, 364).get(0);
+    Telling dim = Telling.find(world(hard, Sign.SOIL_WATER, 10, 0.2), hard, 364).get(0);
     assertThat((double) dim.right() / dim.fires())
         .isLessThan((double) clear.right() / clear.fires());
     assertThat(dim.right()).isGreaterThanOrEqualTo((int) (0.63 * dim.fires()));
+  }
+
+  /** Years that lie apart by less than a keeper can count, walk or gauge tell him nothing. */
+  @Test
+  void whatNobodyCanReadTellsNothing() {
+    boolean[] hard = new boolean[YEARS];
+    SignsSeen seen = world(hard, Sign.RAIN, 20, 0);
+    SignsSeen near = new SignsSeen(YEARS, 365);
+    for (int y = 0; y < YEARS; y++) {
+      for (int w = 1; w < near.weeks(); w++) {
+        for (Sign s : Sign.values()) {
+          near.set(s, y, w, 1000 + 0.01 * seen.of(s, y, w));
+        }
+      }
+    }
+    assertThat(Telling.find(near, hard, 364)).isEmpty();
   }
 
   /**
