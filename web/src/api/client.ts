@@ -386,8 +386,9 @@ export function apiIn(looking: { season: string }) {
       post<Sample>(`/plans/${id}/samples`, { commandId, device, lotId, sampledOn }),
     takeReport: (id: string, sample: string, device: string) =>
       post<PlanView>(inSeason(`/plans/${id}/samples/${sample}/take`), { device }),
-    records: (id: string, about: string) =>
-      get<RecordLine[]>(`/plans/${id}/records?${query({ about })}`),
+    /** About one lot or group, or about everything. */
+    records: (id: string, about: string | null) =>
+      get<RecordLine[]>(`/plans/${id}/records${about === null ? '' : `?${query({ about })}`}`),
     write: (id: string, request: WriteRequest) =>
       post<PlanView>(inSeason(`/plans/${id}/records`), request),
     quickHay: (request: QuickRequest) => post<QuickView>('/hay-sum', request),

@@ -4,6 +4,7 @@
   import { shortDay } from '../units/dates';
   import { thePlan } from '../plan/context';
   import { inUnits } from '../words/cautions';
+  import LiftedHolds from './LiftedHolds.svelte';
   import LiftHold from './LiftHold.svelte';
 
   const open = thePlan();
@@ -62,6 +63,7 @@
 {#if grouped.length}
   <section aria-labelledby="cautions">
     <h2 id="cautions">Cautions</h2>
+    <LiftedHolds {year} />
     {#each here as list (list[0].hazardId)}{@render told(list)}{/each}
     {#if everyday.length}
       <details>

@@ -359,6 +359,20 @@ class SeasonsTest {
     assertThat(page.getByTestId("feed-address")).hasCount(0);
   }
 
+  /** A hold is lifted with a reason, and holds again once that is taken back. */
+  @Test
+  void aHoldIsLiftedAndHoldsAgain() {
+    button("Lift the hold on Sawdust").click();
+    page.getByLabel("Why it is lifted").fill("Brown and dry");
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Lift it").setExact(true))
+        .click();
+    assertThat(page.getByText("by Visitor: Brown and dry")).isVisible();
+    assertThat(button("Lift the hold on Sawdust")).hasCount(0);
+    button("Let it hold again").click();
+    assertThat(button("Lift the hold on Sawdust")).isVisible();
+    assertThat(page.getByText("by Visitor: Brown and dry")).hasCount(0);
+  }
+
   /** In the middle of June the cuts of May are late, and their lateness is told in feed. */
   @Test
   void whatIsLateTurnsIntoWhatItCosts() {
