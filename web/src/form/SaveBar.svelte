@@ -47,7 +47,6 @@
     {/each}
   </fieldset>
 {/if}
-{#if open.trialError}<p class="wrong" role="alert" data-testid="refusal">{open.trialError}</p>{/if}
 <div>
   {#if open.mayPlan}
     <button
@@ -69,6 +68,7 @@
     >
   {/if}
 </div>
+{#if open.trialError}<p class="wrong" role="alert" data-testid="refusal">{open.trialError}</p>{/if}
 
 <style>
   div {

@@ -86,7 +86,7 @@
     gap: 0.75rem;
     align-items: end;
   }
-  @media (max-width: 760px) {
+  @media screen and (max-width: 760px) {
     td:nth-child(5),
     th:nth-child(5),
     td:nth-child(4),

@@ -376,7 +376,8 @@ export class PlanSession {
           this.trialProblem = null;
         }
       } catch (e) {
-        if (number === this.endedTrials) {
+        // half a number is refused too: what is typed on meanwhile is not told so
+        if (number === this.endedTrials && !this.next) {
           if (e instanceof Refusal) this.trialProblem = e.problem;
           else this.error = String(e);
         }

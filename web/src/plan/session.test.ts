@@ -161,6 +161,23 @@ describe('trials', () => {
     expect((plan.ghost as never as { mark: number }).mark).toBe(1);
   });
 
+  test('a refusal of what is typed on meanwhile is not told', async () => {
+    let refuse!: (problem: Refusal) => void;
+    const trial = vi.spyOn(plan.api, 'trial');
+    trial.mockReturnValueOnce(new Promise<never>((_, no) => (refuse = no)));
+    const told: string[] = [];
+    trial.mockImplementationOnce(() => {
+      told.push(plan.trialError);
+      return Promise.resolve({ mark: 'whole' } as never);
+    });
+    const asked = plan.tryOut([{ namePlan: '3' }]);
+    void plan.tryOut([{ namePlan: '30' }]);
+    refuse(new Refusal({ status: 422, code: 'missing', field: 'plan.name' }));
+    await asked;
+    expect(told).toEqual(['']);
+    expect(plan.trialError).toBe('');
+  });
+
   test('an answer that comes after the trial was dropped is not shown', async () => {
     const answer = later<never>();
     vi.spyOn(plan.api, 'trial').mockReturnValueOnce(answer.promise);

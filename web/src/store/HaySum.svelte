@@ -4,6 +4,7 @@
   import DateField from '../form/DateField.svelte';
   import NumberField from '../form/NumberField.svelte';
   import { isoOf, longDate, shortDay } from '../units/dates';
+  import { printAlone } from '../form/printed';
   import { thePlan } from '../plan/context';
   import { amount, figure, unitOf } from '../units/units';
   import { plural } from '../words/year';
@@ -22,6 +23,7 @@
   let heldShare = $state(1);
   let sheet = $state<HaySheet | null>(null);
   let wrong = $state('');
+  let part = $state<HTMLElement>();
   let asked = 0;
 
   /** What stands in the year's own answer, for all its days; else the server is asked. */
@@ -58,12 +60,6 @@
       wrong = '';
     } else void ask(query);
   });
-  /** Prints the sum alone, for the barn door or the dealer. */
-  function print() {
-    document.body.classList.add('print-alone');
-    window.print();
-    document.body.classList.remove('print-alone');
-  }
   async function ask(query: Record<string, string>) {
     const mine = ++asked;
     try {
@@ -79,10 +75,10 @@
 </script>
 
 {#if lot}
-  <section class="alone" aria-labelledby="hay-sum" data-testid="hay-sum">
+  <section aria-labelledby="hay-sum" data-testid="hay-sum" bind:this={part}>
     <div class="head">
       <h2 id="hay-sum">Hay sum in {plural(lot.unitName, 2)} like {lot.name}</h2>
-      <button class="btn plain" onclick={print}>Print</button>
+      <button class="btn plain" onclick={() => printAlone(part!)}>Print</button>
     </div>
     <div class="asked">
       <Choice

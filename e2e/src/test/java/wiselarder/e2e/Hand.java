@@ -131,6 +131,26 @@ enum Hand {
     throw new AssertionError("cannot be reached by arrows: " + name);
   }
 
+  /** Saves what a form holds, so that its button goes; says what the page says where it stays. */
+  void saves(Page page, String name) {
+    Locator save = page.getByText(name);
+    var gone =
+        new Locator.WaitForOptions()
+            .setState(WaitForSelectorState.HIDDEN)
+            .setTimeout(PATIENCE_WITH_A_KEY_MS);
+    for (int i = 1; i <= MOST_PRESSES; i++) {
+      button(page, name);
+      try {
+        save.waitFor(gone);
+        return;
+      } catch (TimeoutError e) {
+        if (i == MOST_PRESSES) {
+          throw new AssertionError(page.locator("main").innerText(), e);
+        }
+      }
+    }
+  }
+
   /** Pressed again, as a person would, where a page that is drawing itself anew let it pass. */
   private static void enter(Locator item) {
     var gone =

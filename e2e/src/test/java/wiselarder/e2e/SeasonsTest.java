@@ -8,6 +8,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.SelectOption;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.regex.Matcher;
@@ -390,6 +391,20 @@ class SeasonsTest {
   }
 
   /** A rung of one's own: a day, what is looked at, what is done; it is a job on its day. */
+  @Test
+  void theSheetOfTheMonthIsOneSheetOfPaper() {
+    page.addInitScript("window.print = () => {}");
+    page.reload();
+    page.navigate(product.url() + "/#/plan/quillback/jobs");
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Print the sheet")).click();
+    String paper =
+        new String(page.pdf(new Page.PdfOptions().setFormat("A4")), StandardCharsets.ISO_8859_1);
+    Assertions.assertThat(Pattern.compile("/Type /Page\\b").matcher(paper).results().count())
+        .isEqualTo(1);
+    // printed, it is a screen again
+    assertThat(page.locator("nav").first()).isVisible();
+  }
+
   @Test
   void aDroughtPlanIsWrittenAndItsRungsAreJobs() {
     Hand.MOUSE.link(page, "Seasons");
