@@ -15,7 +15,7 @@ const ALLOWED: Record<string, string[]> = {
   plan: ['api', 'units', 'words', 'ruler'],
   records: ['api', 'units', 'plan'],
   form: ['api', 'units', 'words', 'plan'],
-  people: ['api', 'words', 'plan', 'form'],
+  people: ['api', 'units', 'words', 'plan', 'form'],
   seasons: ['api', 'units', 'words', 'plan', 'ruler', 'form'],
   prices: ['api', 'units', 'words', 'plan', 'form', 'seasons'],
   gaps: ['api', 'units', 'words', 'plan', 'form', 'seasons'],

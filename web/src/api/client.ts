@@ -27,6 +27,7 @@ export type Conflict = Schemas['Conflict'];
 export type ShelvesAsked = Schemas['Shelves'];
 export type ShelvesView = Read<Schemas['ShelvesView']>;
 export type MarkDates = Schemas['MarkView'];
+export type OpenSession = Schemas['OpenSession'];
 export type Outlook = Read<Schemas['OutlookView']>;
 export type Weaning = Schemas['WeaningView'];
 export type Sample = Schemas['Sent'];
@@ -237,6 +238,9 @@ export function apiIn(looking: { season: string }) {
       post<Session>('/people/first', { name, email, password }),
     changePassword: (old: string, password: string) =>
       post<Session>('/people/password', { old, password }),
+    sessions: () => get<OpenSession[]>('/sessions'),
+    endSession: (id: string) => remove(`/sessions/${id}`),
+    endSessions: () => remove('/sessions'),
     offer: (token: string) => get<Offer>(`/invitations/${token}`),
     accept: (token: string, name: string, email: string, password: string) =>
       post<Session>(`/invitations/${token}`, { name, email, password }),

@@ -8,6 +8,7 @@
   import { signed } from './signed.svelte';
   import { ROLES } from '../words/roles';
   import Password from './Password.svelte';
+  import Sessions from './Sessions.svelte';
 
   const open = thePlan();
 
@@ -172,7 +173,7 @@
         {/if}
       </section>
     {/if}
-    {#if signed.who && !signed.who.visitor}<Password />{/if}
+    {#if signed.who && !signed.who.visitor}<Password /><Sessions />{/if}
   </div>
 </div>
 

@@ -194,6 +194,16 @@ const SENTENCES: { [C in RefusalCode]: (v: RefusalValues[C], at: At) => string }
   unknown_name: (v) => `The name "${v.name}" is not known here. Known are ${list(v.known)}.`,
   one_edit: () => 'An edit has exactly one member.',
   file_too_large: (v) => `The file is larger than ${v.mostMillionCharacters} million characters.`,
+  body_too_large: (v) =>
+    v.mostKilobytes >= 1000
+      ? `Up to ${v.mostKilobytes / 1000} million characters are accepted at once.`
+      : 'This is more than is accepted here.',
+  body_too_slow: () => 'The connection is too slow: it was given up. Nothing is saved; try again.',
+  busy: () => 'Much is asked at once: try again in some seconds.',
+  took_too_long: (v) =>
+    `This sum takes longer than ${v.mostSeconds} seconds: it was ended. Ask for less at once.`,
+  database_down: () => 'The database does not answer just now. Nothing is lost; try again soon.',
+  disk_full: () => 'The disk is full: nothing can be saved until there is room on it.',
   foreign_file: (v) => `This is no farm file: its "format" should be "${v.format}".`,
   file_version: (v) =>
     v.version > v.newest

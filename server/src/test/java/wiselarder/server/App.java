@@ -27,6 +27,8 @@ public final class App {
                   "--server.port=0",
                   "--logging.level.wiselarder.server.watch=warn",
                   "--larder.warm-up=false",
+                  "--larder.slow-body-grace=1s",
+                  "--server.tomcat.connection-timeout=3s",
                   "--larder.laboratory.turnaround=0s",
                   "--spring.datasource.url=" + db + "?currentSchema=server_test",
                   "--spring.flyway.schemas=server_test",

@@ -82,7 +82,8 @@ public final class Http {
     return send(request.build());
   }
 
-  private String token() {
+  /** The CSRF token. */
+  public String token() {
     for (int attempt = 0; attempt < 2; attempt++) {
       for (HttpCookie c : cookies.getCookieStore().getCookies()) {
         if (c.getName().equals("XSRF-TOKEN")) {

@@ -90,6 +90,9 @@ public final class Operations {
     CALLS.put(
         "POST /api/people/password",
         json(Needs.SIGN_IN, "{\"old\": \"wrong\", \"password\": \"red clover hay\"}"));
+    CALLS.put("GET /api/sessions", bare(Needs.SIGN_IN));
+    CALLS.put("DELETE /api/sessions", bare(Needs.SIGN_IN));
+    CALLS.put("DELETE /api/sessions/{session}", bare(Needs.SIGN_IN));
     CALLS.put("GET /api/catalogue", bare(Needs.NOBODY));
     CALLS.put("GET /api/plans", bare(Needs.SIGN_IN));
     CALLS.put("GET /api/farms", bare(Needs.SIGN_IN));

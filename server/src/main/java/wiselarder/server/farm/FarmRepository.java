@@ -176,6 +176,40 @@ class FarmRepository {
         .update();
   }
 
+  /** Withdraws every open invitation to a farm that somebody made. */
+  void withdrawAllOf(long farmId, long personId) {
+    jdbc.sql(
+            """
+            delete from invitation
+            where farm_id = :farm and invited_by = :person and accepted_at is null
+            """)
+        .param("farm", farmId)
+        .param("person", personId)
+        .update();
+  }
+
+  /** The farm that an open invitation is to. */
+  Optional<Long> farmOfToken(String tokenHash) {
+    return jdbc.sql(
+            """
+            select farm_id from invitation
+            where token_hash = :hash and accepted_at is null and expires_at > now()
+            """)
+        .param("hash", tokenHash)
+        .query(Long.class)
+        .optional();
+  }
+
+  /**
+   * A farm's members, invitations and number of plans stay as they are until the transaction ends.
+   */
+  void lock(long farmId) {
+    jdbc.sql("select id from farm where id = :id for update")
+        .param("id", farmId)
+        .query(Long.class)
+        .optional();
+  }
+
   /** The open invitation with this token. */
   Optional<Token> byToken(String tokenHash) {
     return jdbc.sql(

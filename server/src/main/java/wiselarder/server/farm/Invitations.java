@@ -1,22 +1,18 @@
 package wiselarder.server.farm;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.time.OffsetDateTime;
-import java.util.Base64;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.NoSuchElementException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Refused;
 import wiselarder.server.people.NotAllowed;
 import wiselarder.server.people.People;
 import wiselarder.server.people.Person;
 import wiselarder.server.people.Role;
+import wiselarder.server.people.Secret;
 import wiselarder.server.problem.ServerReason;
 
 /**
@@ -26,16 +22,17 @@ import wiselarder.server.problem.ServerReason;
 @Component
 public class Invitations {
   private static final int DAYS = 14;
-  private static final int TOKEN_BYTES = 20;
   private static final int MOST_OPEN = 50;
+  private static final int MOST_MEMBERS = 200;
 
   private final FarmRepository farms;
   private final People people;
-  private final SecureRandom random = new SecureRandom();
+  private final TransactionTemplate whole;
 
-  Invitations(FarmRepository farms, People people) {
+  Invitations(FarmRepository farms, People people, TransactionTemplate whole) {
     this.farms = farms;
     this.people = people;
+    this.whole = whole;
   }
 
   /** Everybody of a farm and every open invitation. */
@@ -59,14 +56,13 @@ public class Invitations {
     Check.present("invitation.role", role);
     String called = Check.text("invitation.name", name, 60);
     Check.range("invitations", farms.invitations(row.id()).size() + 1, 1, MOST_OPEN);
-    byte[] bytes = new byte[TOKEN_BYTES];
-    random.nextBytes(bytes);
-    String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+    Check.range("members", farms.members(row.id()).size(), 1, MOST_MEMBERS);
+    String token = Secret.fresh();
     farms.invite(
         row.id(),
         role,
         called,
-        hash(token),
+        Secret.hash(token),
         person.id(),
         OffsetDateTime.now(java.time.ZoneOffset.UTC).plusDays(DAYS));
     return token;
@@ -79,16 +75,25 @@ public class Invitations {
     }
   }
 
-  /** Gives a person of the farm another role; the last owner stays one. */
+  /**
+   * Gives a person of the farm another role; the last owner stays one. Who is no owner any more has
+   * no open invitation any more.
+   */
   @Transactional
   public void setRole(String farm, Person person, long member, Role role) {
     FarmRepository.Row row = own(farm, person);
     Check.present("member.role", role);
     keepAnOwner(row.id(), member, role == Role.OWNER);
     farms.put(row.id(), member, role);
+    if (role != Role.OWNER) {
+      farms.withdrawAllOf(row.id(), member);
+    }
   }
 
-  /** Takes a person out of the farm; anybody may leave, the last owner stays. */
+  /**
+   * Takes a person out of the farm, with the invitations they made; anybody may leave, the last
+   * owner stays.
+   */
   @Transactional
   public void remove(String farm, Person person, long member) {
     FarmRepository.Row row = lock(farm, person);
@@ -96,6 +101,7 @@ public class Invitations {
       NotAllowed.unless(row.role(), Role.OWNER);
     }
     keepAnOwner(row.id(), member, false);
+    farms.withdrawAllOf(row.id(), member);
     farms.removeMember(row.id(), member);
   }
 
@@ -118,12 +124,19 @@ public class Invitations {
   }
 
   /** Makes a person and lets them in. */
-  @Transactional
   public Person accept(String token, String name, String email, String password) {
-    FarmRepository.Token found = token(token);
-    Person person = people.add(name, email, password);
-    letIn(found, person);
-    return person;
+    // seen first, and the password hashed, while nobody waits for a connection
+    if (farms.farmOfToken(Secret.hash(token)).isEmpty()) {
+      throw missing("invitation");
+    }
+    People.Newcomer newcomer = people.newcomer(name, email, password);
+    return whole.execute(
+        t -> {
+          FarmRepository.Token found = token(token);
+          Person person = people.add(newcomer);
+          letIn(found, person);
+          return person;
+        });
   }
 
   /** Lets somebody in who has signed in; a role they hold already is never lowered. */
@@ -145,8 +158,18 @@ public class Invitations {
     farms.accepted(found.id());
   }
 
+  /**
+   * Finds an invitation and locks its farm, so that whoever made it is still its owner when it is
+   * taken.
+   */
   private FarmRepository.Token token(String token) {
-    return farms.byToken(hash(token)).orElseThrow(() -> new NoSuchElementException("invitation"));
+    String hash = Secret.hash(token);
+    farms.lock(farms.farmOfToken(hash).orElseThrow(() -> missing("invitation")));
+    return farms.byToken(hash).orElseThrow(() -> missing("invitation"));
+  }
+
+  private static NoSuchElementException missing(String what) {
+    return new NoSuchElementException(what);
   }
 
   private FarmRepository.Row find(String farm, Person person) {
@@ -161,15 +184,5 @@ public class Invitations {
     FarmRepository.Row row = lock(farm, person);
     NotAllowed.unless(row.role(), Role.OWNER);
     return row;
-  }
-
-  private static String hash(String token) {
-    try {
-      return HexFormat.of()
-          .formatHex(
-              MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
   }
 }

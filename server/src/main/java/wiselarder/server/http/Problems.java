@@ -1,5 +1,7 @@
 package wiselarder.server.http;
 
+import static wiselarder.server.problem.Answers.problem;
+
 import java.util.NoSuchElementException;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
@@ -10,38 +12,22 @@ import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import tools.jackson.databind.DatabindException;
-import wiselarder.core.quantity.Reason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.server.farm.Farms;
 import wiselarder.server.json.Json;
 import wiselarder.server.lists.BadRows;
 import wiselarder.server.people.Attempts;
+import wiselarder.server.people.Busy;
 import wiselarder.server.people.NotAllowed;
 import wiselarder.server.plan.ClashesElsewhere;
 import wiselarder.server.plan.StaleRevision;
-import wiselarder.server.problem.Problem;
+import wiselarder.server.problem.BodyRefused;
 import wiselarder.server.problem.ServerReason;
 
 /** Refusals as problem+json: a code, the field, and values in SI. */
 @RestControllerAdvice
 @Order(Ordered.HIGHEST_PRECEDENCE) // before Spring's own, which knows no refusals
 class Problems {
-  /** A refusal as problem+json; {@code detail} is for a log, the sentence is the client's. */
-  static ProblemDetail problem(HttpStatus status, Refused r) {
-    Problem p = Problem.of(r);
-    ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, r.getMessage());
-    problem.setTitle("Refused");
-    problem.setProperty("code", p.code());
-    problem.setProperty("field", p.field());
-    problem.setProperty("values", p.values());
-    problem.setProperty("place", p.place());
-    return problem;
-  }
-
-  static ProblemDetail problem(HttpStatus status, Reason reason, Object... values) {
-    return problem(status, new Refused(reason, "", values));
-  }
-
   @ExceptionHandler
   ProblemDetail refused(Refused e) {
     return problem(HttpStatus.UNPROCESSABLE_CONTENT, e);
@@ -50,11 +36,26 @@ class Problems {
   @ExceptionHandler
   ProblemDetail unreadable(HttpMessageNotReadableException e) {
     for (Throwable t = e; t != null; t = t.getCause()) {
+      if (t instanceof BodyRefused b) {
+        return bodyRefused(b);
+      }
       if (t instanceof DatabindException d) {
         return refused(Json.refusal(d));
       }
     }
     return problem(HttpStatus.BAD_REQUEST, ServerReason.NOT_JSON, 0, 0);
+  }
+
+  @ExceptionHandler
+  ProblemDetail bodyRefused(BodyRefused e) {
+    return problem(HttpStatus.valueOf(e.status()), e.refused());
+  }
+
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> busy(Busy e) {
+    return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+        .header("Retry-After", "5")
+        .body(problem(HttpStatus.SERVICE_UNAVAILABLE, ServerReason.BUSY));
   }
 
   @ExceptionHandler

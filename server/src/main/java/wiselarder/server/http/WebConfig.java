@@ -1,19 +1,17 @@
 package wiselarder.server.http;
 
 import jakarta.servlet.DispatcherType;
-import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.util.List;
+import java.time.LocalDate;
 import java.util.concurrent.TimeUnit;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
+import org.springframework.format.FormatterRegistry;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
-import org.springframework.http.ProblemDetail;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer;
 import org.springframework.security.core.userdetails.UserDetailsService;
@@ -28,34 +26,20 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.springframework.web.servlet.resource.PathResourceResolver;
-import tools.jackson.databind.json.JsonMapper;
-import wiselarder.core.quantity.Reason;
+import wiselarder.server.problem.Answers;
 import wiselarder.server.problem.ServerReason;
 
 /** Security headers, CSRF, host check, and the web client's files. */
 @Configuration
 class WebConfig implements WebMvcConfigurer {
-  private static final String POLICY =
-      String.join(
-          "; ",
-          List.of(
-              "default-src 'self'",
-              "img-src 'self' data:",
-              "style-src 'self'",
-              "script-src 'self'",
-              "object-src 'none'",
-              "base-uri 'none'",
-              "form-action 'self'",
-              "frame-ancestors 'none'"));
-
   private final Sessions sessions;
   private final Listening listening;
-  private final JsonMapper mapper;
+  private final Answers answers;
 
-  WebConfig(Sessions sessions, Listening listening, JsonMapper mapper) {
+  WebConfig(Sessions sessions, Listening listening, Answers answers) {
     this.sessions = sessions;
     this.listening = listening;
-    this.mapper = mapper;
+    this.answers = answers;
   }
 
   /**
@@ -96,10 +80,10 @@ class WebConfig implements WebMvcConfigurer {
             e ->
                 e.authenticationEntryPoint(
                         (request, response, why) ->
-                            refuse(response, HttpStatus.UNAUTHORIZED, ServerReason.SIGN_IN))
+                            answers.write(response, HttpStatus.UNAUTHORIZED, ServerReason.SIGN_IN))
                     .accessDeniedHandler(
                         (request, response, why) ->
-                            refuse(response, HttpStatus.FORBIDDEN, ServerReason.FORBIDDEN)))
+                            answers.write(response, HttpStatus.FORBIDDEN, ServerReason.FORBIDDEN)))
         .csrf(c -> c.spa())
         .headers(WebConfig::headers)
         .formLogin(f -> f.disable())
@@ -109,20 +93,12 @@ class WebConfig implements WebMvcConfigurer {
   }
 
   private static void headers(HeadersConfigurer<HttpSecurity> h) {
-    h.contentSecurityPolicy(p -> p.policyDirectives(POLICY))
+    h.contentSecurityPolicy(p -> p.policyDirectives(Answers.CONTENT_POLICY))
         .referrerPolicy(r -> r.policy(ReferrerPolicy.NO_REFERRER))
         .permissionsPolicyHeader(p -> p.policy("camera=(), geolocation=(), microphone=()"))
         .crossOriginOpenerPolicy(
             p -> p.policy(CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy.SAME_ORIGIN))
         .cacheControl(c -> c.disable());
-  }
-
-  private void refuse(HttpServletResponse response, HttpStatus status, Reason reason)
-      throws IOException {
-    ProblemDetail problem = Problems.problem(status, reason);
-    response.setStatus(status.value());
-    response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-    response.getOutputStream().write(mapper.writeValueAsBytes(problem));
   }
 
   /** The filter runs inside the security chain only. */
@@ -151,16 +127,25 @@ class WebConfig implements WebMvcConfigurer {
     return firewall;
   }
 
-  /** What the firewall turns away never meets the chain: it gets the same headers here. */
+  /** What the firewall turns away never meets the chain: it gets the same headers by itself. */
   @Bean
   RequestRejectedHandler turnedAway() {
-    return (request, response, why) -> {
-      response.setHeader("Content-Security-Policy", POLICY);
-      response.setHeader("X-Content-Type-Options", "nosniff");
-      response.setHeader("X-Frame-Options", "DENY");
-      response.setHeader("Referrer-Policy", "no-referrer");
-      refuse(response, HttpStatus.BAD_REQUEST, ServerReason.REJECTED);
-    };
+    return (request, response, why) ->
+        answers.write(response, HttpStatus.BAD_REQUEST, ServerReason.REJECTED);
+  }
+
+  /** Days of four figures for the year: others are sent to break a sum. */
+  @Override
+  public void addFormatters(FormatterRegistry registry) {
+    registry.addConverter(
+        String.class,
+        LocalDate.class,
+        text -> {
+          if (!text.matches("\\d{4}-\\d\\d-\\d\\d")) {
+            throw new IllegalArgumentException("a day is written as 2027-10-01");
+          }
+          return LocalDate.parse(text);
+        });
   }
 
   @Override

@@ -1,12 +1,7 @@
 package wiselarder.server.jobs;
 
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.time.LocalDate;
-import java.util.Base64;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
@@ -27,6 +22,7 @@ import wiselarder.core.plan.Farm;
 import wiselarder.core.plan.OwnJob;
 import wiselarder.server.http.Transfer;
 import wiselarder.server.people.Person;
+import wiselarder.server.people.Secret;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.StoredPlan;
 
@@ -34,13 +30,11 @@ import wiselarder.server.plan.StoredPlan;
 @RestController
 class JobsController {
   private static final MediaType ICS = new MediaType("text", "calendar", StandardCharsets.UTF_8);
-  private static final int SECRET_BYTES = 24;
 
   private final Plans plans;
   private final PlanJobs jobs;
   private final JobRepository repository;
   private final Reminders reminders;
-  private final SecureRandom random = new SecureRandom();
 
   JobsController(Plans plans, PlanJobs jobs, JobRepository repository, Reminders reminders) {
     this.plans = plans;
@@ -130,10 +124,8 @@ class JobsController {
   @PostMapping("/api/plans/{id}/jobs/feed")
   FeedView makeFeed(@PathVariable String id, @AuthenticationPrincipal Person person) {
     StoredPlan plan = plans.get(id, person);
-    byte[] bytes = new byte[SECRET_BYTES];
-    random.nextBytes(bytes);
-    String secret = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
-    repository.putFeed(plan.id(), person.id(), hash(secret));
+    String secret = Secret.fresh();
+    repository.putFeed(plan.id(), person.id(), Secret.hash(secret));
     return new FeedView(true, "/calendar/" + secret + ".ics");
   }
 
@@ -147,7 +139,9 @@ class JobsController {
   @GetMapping("/calendar/{secret}.ics")
   ResponseEntity<byte[]> calendar(@PathVariable String secret) {
     JobRepository.Feed feed =
-        repository.feed(hash(secret)).orElseThrow(() -> new NoSuchElementException("calendar"));
+        repository
+            .feed(Secret.hash(secret))
+            .orElseThrow(() -> new NoSuchElementException("calendar"));
     return ResponseEntity.ok()
         .contentType(ICS)
         .header("Cache-Control", "no-store")
@@ -179,14 +173,5 @@ class JobsController {
       @AuthenticationPrincipal Person person) {
     reminders.set(id, person, request.daysAhead);
     return reminders.of(id, person, today);
-  }
-
-  private static String hash(String secret) {
-    try {
-      MessageDigest sha = MessageDigest.getInstance("SHA-256");
-      return HexFormat.of().formatHex(sha.digest(secret.getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
   }
 }

@@ -1,37 +1,55 @@
 package wiselarder.server.people;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import io.github.bucket4j.Bucket;
+import io.github.bucket4j.BucketConfiguration;
 import io.github.bucket4j.TimeMeter;
+import io.github.bucket4j.distributed.ExpirationAfterWriteStrategy;
+import io.github.bucket4j.distributed.jdbc.PrimaryKeyMapper;
+import io.github.bucket4j.postgresql.Bucket4jPostgreSQL;
+import io.github.bucket4j.postgresql.PostgreSQLSelectForUpdateBasedProxyManager;
 import java.time.Duration;
+import javax.sql.DataSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
 /**
  * Slows down whoever guesses passwords or invitations: ten at once, then one each six seconds, by
- * address of the caller and by e-mail address.
+ * address of the caller and by account. Counted in the database, so that every instance counts the
+ * same; what is counted is kept as a hash.
  */
 @Component
 public class Attempts {
   private static final int AT_ONCE = 10;
   private static final Duration REFILL = Duration.ofMinutes(1);
+  private static final String TABLE = "guess_bucket";
 
-  /** The longest unused are forgotten first; a bucket unused for a minute is full anyway. */
-  private static final int MOST_BUCKETS = 10_000;
+  /** Buckets that are full again are forgotten, this many at a time. */
+  private static final int FORGOTTEN_AT_ONCE = 10_000;
 
-  private final Cache<String, Bucket> buckets =
-      Caffeine.newBuilder().maximumSize(MOST_BUCKETS).build();
+  private static final BucketConfiguration LIMIT =
+      BucketConfiguration.builder()
+          .addLimit(l -> l.capacity(AT_ONCE).refillGreedy(AT_ONCE, REFILL))
+          .build();
 
-  private final TimeMeter time;
+  private final PostgreSQLSelectForUpdateBasedProxyManager<String> buckets;
+  private final AttemptRepository repository;
 
   @Autowired
-  Attempts() {
-    this(TimeMeter.SYSTEM_NANOTIME);
+  Attempts(DataSource source, AttemptRepository repository) {
+    this(source, repository, TimeMeter.SYSTEM_MILLISECONDS);
   }
 
-  Attempts(TimeMeter time) {
-    this.time = time;
+  Attempts(DataSource source, AttemptRepository repository, TimeMeter time) {
+    this.repository = repository;
+    this.buckets =
+        Bucket4jPostgreSQL.selectForUpdateBasedBuilder(source)
+            .primaryKeyMapper(PrimaryKeyMapper.STRING)
+            .table(TABLE)
+            .clientClock(time)
+            .expirationAfterWrite(
+                ExpirationAfterWriteStrategy.basedOnTimeForRefillingBucketUpToMax(REFILL))
+            .build();
   }
 
   /**
@@ -41,7 +59,7 @@ public class Attempts {
    */
   public void count(String... keys) {
     for (String key : keys) {
-      var probe = buckets.get(key, k -> fresh()).tryConsumeAndReturnRemaining(1);
+      var probe = bucket(key).tryConsumeAndReturnRemaining(1);
       if (!probe.isConsumed()) {
         throw new TooMany(Duration.ofNanos(probe.getNanosToWaitForRefill()).toSeconds() + 1);
       }
@@ -54,20 +72,26 @@ public class Attempts {
    */
   public void takeBack(String... keys) {
     for (String key : keys) {
-      buckets.get(key, k -> fresh()).addTokens(1);
+      bucket(key).addTokens(1);
     }
   }
 
   /** Forgets everything that was counted. */
   public void forgetAll() {
-    buckets.invalidateAll();
+    repository.forgetAll();
   }
 
-  private Bucket fresh() {
-    return Bucket.builder()
-        .withCustomTimePrecision(time)
-        .addLimit(l -> l.capacity(AT_ONCE).refillGreedy(AT_ONCE, REFILL))
-        .build();
+  /** A bucket that is full again counts nothing. */
+  @Scheduled(fixedDelayString = "PT10M")
+  void forgetTheFull() {
+    int gone = FORGOTTEN_AT_ONCE;
+    while (gone == FORGOTTEN_AT_ONCE) {
+      gone = buckets.removeExpired(FORGOTTEN_AT_ONCE);
+    }
+  }
+
+  private Bucket bucket(String key) {
+    return buckets.builder().build(Secret.hash(key), () -> LIMIT);
   }
 
   /** Too many attempts. */

@@ -1,14 +1,10 @@
 package wiselarder.server.people;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.Locale;
 import java.util.Optional;
-import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
@@ -17,20 +13,30 @@ import wiselarder.server.problem.ServerReason;
 /** Who there is, and whether a password is theirs. */
 @Component
 public class People {
-  private static final int LEAST_PASSWORD = 10;
+  private static final int MOST_ADDRESS = 200;
+  private static final int MOST_GIVEN = 400;
 
-  /** bcrypt reads no more. */
-  private static final int MOST_PASSWORD_BYTES = 72;
+  /** Of one person; the longest unused is forgotten. */
+  private static final int MOST_DEVICES = 20;
 
   private final PeopleRepository repository;
-  private final BCryptPasswordEncoder passwords = new BCryptPasswordEncoder();
+  private final DeviceRepository devices;
+  private final Passwords passwords;
+  private final TransactionTemplate whole;
 
-  /** Compared with when nobody has that e-mail address, so that both answers take as long. */
-  private final String nobodysHash = passwords.encode("nobody signs in with this");
-
-  People(PeopleRepository repository) {
+  People(
+      PeopleRepository repository,
+      DeviceRepository devices,
+      Passwords passwords,
+      TransactionTemplate whole) {
     this.repository = repository;
+    this.devices = devices;
+    this.passwords = passwords;
+    this.whole = whole;
   }
+
+  /** Somebody who is not there yet: looked at, and the password hashed. */
+  public record Newcomer(String email, String name, String passwordHash) {}
 
   /** True until the first owner is made. */
   @Transactional(readOnly = true)
@@ -43,28 +49,45 @@ public class People {
    *
    * @throws Refused when there already is one
    */
-  @Transactional
   public Person first(String name, String email, String password) {
-    repository.lockFirst();
+    refuseSecond();
+    Newcomer newcomer = newcomer(name, email, password);
+    return whole.execute(
+        t -> {
+          repository.lockFirst();
+          refuseSecond();
+          return insert(newcomer, true);
+        });
+  }
+
+  private void refuseSecond() {
     if (repository.anyWithPassword()) {
       throw new Refused(ServerReason.NOT_FIRST, "person");
     }
-    return add(name, email, password, true);
+  }
+
+  /** Looks at who is to be made, outside of any transaction: hashing takes its time. */
+  public Newcomer newcomer(String name, String email, String password) {
+    String address = address(email);
+    String called = Check.text("person.name", name, 60);
+    passwords.check(password, address, called);
+    return new Newcomer(address, called, passwords.hash(password));
   }
 
   /** Makes a person. */
-  @Transactional
   public Person add(String name, String email, String password) {
-    return add(name, email, password, false);
+    return add(newcomer(name, email, password));
   }
 
-  private Person add(String name, String email, String password, boolean runsProduct) {
-    String address = address(email);
-    String called = Check.text("person.name", name, 60);
-    checkPassword(password, address);
+  /** Makes a person who was looked at. */
+  public Person add(Newcomer newcomer) {
+    return insert(newcomer, false);
+  }
+
+  private Person insert(Newcomer newcomer, boolean runsProduct) {
     return repository
-        .insert(address, called, passwords.encode(password), runsProduct)
-        .orElseThrow(() -> new Refused(ServerReason.EMAIL_TAKEN, "person.email", address));
+        .insert(newcomer.email, newcomer.name, newcomer.passwordHash, runsProduct)
+        .orElseThrow(() -> new Refused(ServerReason.EMAIL_TAKEN, "person.email", newcomer.email));
   }
 
   /**
@@ -79,49 +102,60 @@ public class People {
 
   /** The account that an address means, however it is spelled; a hash of it, of one length. */
   public static String account(String email) {
-    try {
-      MessageDigest sha = MessageDigest.getInstance("SHA-256");
-      return HexFormat.of().formatHex(sha.digest(lower(email).getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
+    return Secret.hash(lower(email));
   }
-
-  private static final int MOST_ADDRESS = 200;
-  private static final int MOST_GIVEN = 400;
 
   /** The person with this e-mail address, when the password is theirs. */
-  @Transactional(readOnly = true)
   public Optional<Person> withPassword(String email, String password) {
     Optional<PeopleRepository.Known> known = repository.byEmail(lower(email));
-    String given = password == null || !fits(password) ? "" : password;
-    boolean matches =
-        passwords.matches(
-            given, known.map(PeopleRepository.Known::passwordHash).orElse(nobodysHash));
-    return matches ? known.map(PeopleRepository.Known::person) : Optional.empty();
+    String hash = known.map(PeopleRepository.Known::passwordHash).orElse(null);
+    if (!passwords.matches(password, hash)) {
+      return Optional.empty();
+    }
+    if (passwords.outdated(hash)) {
+      repository.replacePassword(known.get().person().id(), hash, passwords.hash(password));
+    }
+    return known.map(PeopleRepository.Known::person);
   }
 
-  /** Changes a password. */
+  /** Whether a device is one that the person with this e-mail address signed in with. */
+  public boolean knowsDevice(String token, String email) {
+    return token != null && devices.knows(Secret.hash(token), lower(email));
+  }
+
+  /** Keeps a device as one that a person signed in with. */
   @Transactional
+  public void keepDevice(String token, Person person) {
+    devices.keep(Secret.hash(token), person.id(), MOST_DEVICES);
+  }
+
+  /** Changes a password; no device is known any more. */
   public void changePassword(Person person, String old, String changed) {
     if (withPassword(person.email(), old).isEmpty()) {
       throw new Refused(ServerReason.WRONG_PASSWORD, "person.old");
     }
-    checkPassword(changed, person.email());
-    repository.setPassword(person.id(), passwords.encode(changed));
+    set(person, changed);
   }
 
   /** Sets the password of a person who lost it, for whoever runs the product. */
-  @Transactional
   public Person resetPassword(String email, String changed) {
     Person person =
         repository
             .byEmail(lower(email))
             .orElseThrow(() -> new Refused(CoreReason.UNKNOWN_ID, "person.email", email))
             .person();
-    checkPassword(changed, person.email());
-    repository.setPassword(person.id(), passwords.encode(changed));
+    set(person, changed);
     return person;
+  }
+
+  private void set(Person person, String changed) {
+    passwords.check(changed, person.email(), person.name());
+    String hash = passwords.hash(changed);
+    whole.executeWithoutResult(
+        t -> {
+          repository.setPassword(person.id(), hash);
+          devices.forgetAllOf(person.id());
+        });
   }
 
   /** The visitor, who sees the demo farms only. */
@@ -147,20 +181,5 @@ public class People {
       throw new Refused(ServerReason.NOT_AN_ADDRESS, "person.email", address);
     }
     return address;
-  }
-
-  private static boolean fits(String password) {
-    return password.getBytes(StandardCharsets.UTF_8).length <= MOST_PASSWORD_BYTES;
-  }
-
-  private static void checkPassword(String password, String email) {
-    int length = password == null ? 0 : password.length();
-    if (length < LEAST_PASSWORD || !fits(password)) {
-      throw new Refused(
-          ServerReason.PASSWORD_LENGTH, "person.password", LEAST_PASSWORD, MOST_PASSWORD_BYTES);
-    }
-    if (password.equalsIgnoreCase(email) || password.chars().distinct().count() < 4) {
-      throw new Refused(ServerReason.PASSWORD_WEAK, "person.password");
-    }
   }
 }

@@ -67,6 +67,15 @@ class PeopleRepository {
         .update();
   }
 
+  /** Replaces a hash by another of the same password, unless it was changed meanwhile. */
+  void replacePassword(long id, String before, String after) {
+    jdbc.sql("update person set password_hash = :after where id = :id and password_hash = :before")
+        .param("after", after)
+        .param("before", before)
+        .param("id", id)
+        .update();
+  }
+
   /** Only one may make the first owner: others wait here and then find somebody there. */
   void lockFirst() {
     jdbc.sql("lock table person in share row exclusive mode").update();

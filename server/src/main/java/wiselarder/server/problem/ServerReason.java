@@ -54,6 +54,15 @@ public enum ServerReason implements Reason {
   UNKNOWN_NAME(Reason.text("name"), Reason.text("known")),
   ONE_EDIT(Reason.number("members")),
   FILE_TOO_LARGE(Reason.number("mostMillionCharacters")),
+  BODY_TOO_LARGE(Reason.number("mostKilobytes")),
+  /** A body came too slowly, or not at all. */
+  BODY_TOO_SLOW,
+  /** So much is asked at once that this has to wait. */
+  BUSY,
+  /** The sum took longer than a request may. */
+  TOOK_TOO_LONG(Reason.number("mostSeconds")),
+  DATABASE_DOWN,
+  DISK_FULL,
   FOREIGN_FILE(Reason.text("format")),
   FILE_VERSION(Reason.number("version"), Reason.number("newest")),
   NO_SUCH_PLAN_IN_FILE(Reason.text("plan"), Reason.text("there")),

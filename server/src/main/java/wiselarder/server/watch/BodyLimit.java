@@ -1,82 +1,58 @@
 package wiselarder.server.watch;
 
 import jakarta.servlet.FilterChain;
-import jakarta.servlet.ReadListener;
 import jakarta.servlet.ServletException;
-import jakarta.servlet.ServletInputStream;
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.regex.Pattern;
 import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
+import wiselarder.server.problem.Answers;
+import wiselarder.server.problem.BodyRefused;
 
-/** Refuses bodies that no farm fills, before they are read into memory. */
+/**
+ * How much each operation takes, once it is known who asks: a stranger's sign-in fits in {@value
+ * Bodies#STRANGER_BYTES} bytes, an edit in a million, a file of a whole farm in twelve.
+ */
 @Component
-@Order(0)
+@Order(0) // within the chain that knows who asks
 class BodyLimit extends OncePerRequestFilter {
-  private static final long MOST_BYTES = 12_000_000;
+  private static final long MEMBER_BYTES = 1_000_000;
+  private static final long FILE_BYTES = 12_000_000;
+
+  /** Files, maps, weather and lists; an edit may hold what such a file gave. */
+  private static final Pattern FILES =
+      Pattern.compile("/api/.*/(file|map|weather|lists|edits|trial)(/.*)?");
+
+  private final Answers answers;
+
+  BodyLimit(Answers answers) {
+    this.answers = answers;
+  }
 
   @Override
   protected void doFilterInternal(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
-    if (request.getContentLengthLong() > MOST_BYTES) {
-      response.sendError(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
+    long most = most(request);
+    if (request.getAttribute(Bodies.Body.class.getName()) instanceof Bodies.Body body) {
+      body.most(most);
+    }
+    if (request.getContentLengthLong() > most) {
+      BodyRefused why = BodyRefused.tooLarge(most);
+      answers.write(response, HttpStatus.valueOf(why.status()), why.refused());
       return;
     }
-    chain.doFilter(request.getContentLengthLong() < 0 ? new Counted(request) : request, response);
+    chain.doFilter(request, response);
   }
 
-  /** A body of unknown length ends where the limit is. */
-  private static final class Counted extends HttpServletRequestWrapper {
-    Counted(HttpServletRequest request) {
-      super(request);
+  private static long most(HttpServletRequest request) {
+    if (request.getUserPrincipal() == null) {
+      return Bodies.STRANGER_BYTES;
     }
-
-    @Override
-    public ServletInputStream getInputStream() throws IOException {
-      return new Limited(super.getInputStream());
-    }
-  }
-
-  private static final class Limited extends ServletInputStream {
-    private final ServletInputStream in;
-    private long left = MOST_BYTES;
-
-    Limited(ServletInputStream in) {
-      this.in = in;
-    }
-
-    @Override
-    public int read() throws IOException {
-      return left-- > 0 ? in.read() : -1;
-    }
-
-    @Override
-    public int read(byte[] into, int offset, int length) throws IOException {
-      if (left <= 0) {
-        return -1;
-      }
-      int read = in.read(into, offset, (int) Math.min(length, left));
-      left -= Math.max(0, read);
-      return read;
-    }
-
-    @Override
-    public boolean isFinished() {
-      return left <= 0 || in.isFinished();
-    }
-
-    @Override
-    public boolean isReady() {
-      return in.isReady();
-    }
-
-    @Override
-    public void setReadListener(ReadListener listener) {
-      in.setReadListener(listener);
-    }
+    return FILES.matcher(request.getRequestURI()).matches() ? FILE_BYTES : MEMBER_BYTES;
   }
 }

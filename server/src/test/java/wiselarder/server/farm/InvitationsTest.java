@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 import wiselarder.server.App;
 import wiselarder.server.Http;
@@ -60,6 +62,27 @@ class InvitationsTest {
     assertThat(bea.get("/api/farms").json().get(0).get("role").asString()).isEqualTo("PLANNER");
     assertThat(accept(Http.stranger(), token, "cleo@farm.example").status()).isEqualTo(404);
     assertThat(people()).hasSize(2);
+  }
+
+  /** Who is taken out, or is no owner any more, lets nobody in after that. */
+  @ParameterizedTest
+  @ValueSource(strings = {"removed", "lowered"})
+  void aFormerOwnersInvitationsEnd(String how) {
+    Http bea = Http.stranger();
+    accept(bea, invite("Bea", "OWNER"), "bea@farm.example");
+    String of = "{\"name\": \"Friend\", \"role\": \"OWNER\"}";
+    String beas = bea.post(farm + "/invitations", of).json().get("token").asString();
+    String anns = invite("Cleo", "READER");
+    long id = people().get(1).get("id").asLong();
+    if (how.equals("removed")) {
+      assertThat(ann.delete(farm + "/people/" + id).status()).isEqualTo(204);
+    } else {
+      assertThat(ann.put(farm + "/people/" + id, "{\"role\": \"PLANNER\"}").status())
+          .isEqualTo(204);
+    }
+    assertThat(accept(Http.stranger(), beas, "friend@farm.example").status()).isEqualTo(404);
+    assertThat(Http.stranger().get("/api/invitations/" + beas).status()).isEqualTo(404);
+    assertThat(accept(Http.stranger(), anns, "cleo@farm.example").status()).isEqualTo(200);
   }
 
   @Test

@@ -10,6 +10,8 @@ import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import wiselarder.server.App;
 import wiselarder.server.Http;
 import wiselarder.server.Operations;
@@ -94,8 +96,9 @@ class HostileRequestsTest {
     int sent = 0;
     for (Map.Entry<String, Operations.Call> e : Operations.CALLS.entrySet()) {
       String method = e.getKey().substring(0, e.getKey().indexOf(' '));
-      if (e.getKey().equals("DELETE /api/session") || e.getKey().equals("POST /api/session/demo")) {
-        continue; // it would make somebody else of her
+      if (e.getKey().startsWith("DELETE /api/session")
+          || e.getKey().equals("POST /api/session/demo")) {
+        continue; // it would make somebody else of her, or sign her out
       }
       for (int i = 0; i < EACH; i++) {
         App.bean(Attempts.class).forgetAll();
@@ -129,6 +132,27 @@ class HostileRequestsTest {
     System.out.println("hostile requests: " + sent + ", answers " + answers);
     assertThat(faults).isEmpty();
     assertThat(sent - answers.getOrDefault(200, 0)).as("refused").isGreaterThanOrEqualTo(26 * EACH);
+  }
+
+  /** Days that no calendar has, and what a fault is sent to, are refused as any other mistake. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "/api/plans/quillback/hay-sum?lotId=fescue-rounds&to=%2B999999999-12-31",
+        "/api/plans/quillback/hay-sum?lotId=fescue-rounds&from=-999999999-01-01",
+        "/api/plans/quillback/hay-sum?lotId=fescue-rounds&to=2027-02-30",
+        "/api/plans/quillback/jobs/letters?today=%2B999999999-12-31",
+        "/error",
+        "/error?x=1"
+      })
+  void oddDaysAndTheAddressOfFaultsAreRefused(String path) {
+    App.resetDemo();
+    assertThat(Http.visitor().get(path).status()).isBetween(400, 499);
+    assertThat(
+            Http.visitor()
+                .get("/api/plans/quillback/hay-sum?lotId=fescue-rounds&to=2028-01-31")
+                .status())
+        .isEqualTo(200);
   }
 
   private static final String[] TYPES = {

@@ -6,16 +6,21 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.net.URI;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.time.Duration;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.boot.SpringApplication;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import tools.jackson.databind.JsonNode;
 import wiselarder.server.App;
 import wiselarder.server.Http;
 import wiselarder.server.WiseLarder;
+import wiselarder.server.people.Secret;
 
 /** The first owner, sign-in and out, and what keeps others out. */
 class SignInTest {
@@ -57,6 +62,13 @@ class SignInTest {
     "short, person.password",
     "aaaaaaaaaaaaaaa, person.password",
     "ann@farm.example, person.password",
+    "password123, person.password",
+    "Qwertyuiop, person.password",
+    "1234567890, person.password",
+    "iloveyou12, person.password",
+    "P@ssw0rd2027, person.password",
+    "sunshine2026, person.password",
+    "wiselarder1, person.password",
   })
   void aWeakPasswordIsRefused(String password, String field) {
     Http.Answer answer =
@@ -101,6 +113,93 @@ class SignInTest {
     }
     // ten at once, and what is given back in the seconds that this takes
     assertThat(guesses).isBetween(10, 16);
+  }
+
+  /** Whoever signed in with a device before is not locked out by strangers who try their luck. */
+  @Test
+  void strangersWhoGuessDoNotLockTheOwnerOut() {
+    Http owner = Http.person("ann");
+    owner.delete("/api/session");
+    Http thief = Http.stranger();
+    int status = 0;
+    for (int i = 0; i < 60 && status != 429; i++) {
+      // every guess from another address, so that the account alone is counted
+      App.jdbc()
+          .sql("delete from guess_bucket where id = :id")
+          .param("id", Secret.hash("from 127.0.0.1"))
+          .update();
+      status = thief.post("/api/session", signIn("ann@farm.example", "guess " + i)).status();
+    }
+    assertThat(status).isEqualTo(429);
+    App.jdbc()
+        .sql("delete from guess_bucket where id = :id")
+        .param("id", Secret.hash("from 127.0.0.1"))
+        .update();
+    assertThat(thief.post("/api/session", signIn("ann@farm.example", Http.PASSWORD)).status())
+        .isEqualTo(429);
+    assertThat(owner.post("/api/session", signIn("ann@farm.example", Http.PASSWORD)).status())
+        .isEqualTo(200);
+  }
+
+  /** A hash of before is replaced by one of today when its owner signs in. */
+  @Test
+  void anOldHashIsReplacedAtSignIn() {
+    Http.person("ann");
+    App.jdbc()
+        .sql("update person set password_hash = :hash where email = 'ann@farm.example'")
+        .param("hash", new BCryptPasswordEncoder(4).encode(Http.PASSWORD))
+        .update();
+    assertThat(Http.stranger().post("/api/session", signIn("ann@farm.example", "x")).status())
+        .isEqualTo(401);
+    Http.signedIn("ann");
+    assertThat(
+            App.jdbc()
+                .sql("select password_hash from person where email = 'ann@farm.example'")
+                .query(String.class)
+                .single())
+        .startsWith("{argon2id}$argon2id$v=19$m=19456,t=2,p=1$");
+    Http.signedIn("ann");
+  }
+
+  @Test
+  void aSessionIsListedAndEndedAndAllOfThemAre() {
+    Http here = Http.person("ann");
+    Http elsewhere = Http.signedIn("ann");
+    Http.Answer list = here.get("/api/sessions");
+    assertThat(list.json()).hasSize(2);
+    JsonNode other =
+        list.json().valueStream().filter(s -> !s.get("mine").asBoolean()).findFirst().orElseThrow();
+    assertThat(list.json().valueStream().filter(s -> s.get("mine").asBoolean())).hasSize(1);
+    Http bob = Http.person("bob");
+    assertThat(bob.delete("/api/sessions/" + other.get("id").asString()).status()).isEqualTo(404);
+    assertThat(elsewhere.get("/api/farms").status()).isEqualTo(200);
+    assertThat(here.delete("/api/sessions/" + other.get("id").asString()).status()).isEqualTo(204);
+    assertThat(elsewhere.get("/api/farms").status()).isEqualTo(401);
+    Http third = Http.signedIn("ann");
+    assertThat(here.delete("/api/sessions").status()).isEqualTo(204);
+    assertThat(here.get("/api/farms").status()).isEqualTo(401);
+    assertThat(third.get("/api/farms").status()).isEqualTo(401);
+    assertThat(bob.get("/api/farms").status()).isEqualTo(200);
+  }
+
+  /** The visitor is many people: they neither see nor end each other's sessions. */
+  @Test
+  void visitorsSeeNoSessions() {
+    Http one = Http.visitor();
+    Http.visitor();
+    assertThat(one.get("/api/sessions").json()).isEmpty();
+    assertThat(one.delete("/api/sessions").status()).isEqualTo(404);
+  }
+
+  @Test
+  void aSessionEndsThoughItIsUsed() {
+    Http ann = Http.person("ann");
+    App.jdbc()
+        .sql("update spring_session set creation_time = creation_time - :ms")
+        .param("ms", Duration.ofDays(61).toMillis())
+        .update();
+    assertThat(ann.get("/api/farms").status()).isEqualTo(401);
+    assertThat(ann.get("/api/session").json().get("who").isNull()).isTrue();
   }
 
   @Test
@@ -203,21 +302,23 @@ class SignInTest {
   @Test
   void elsewhereThanOnLoopbackItStartsOnlyWithAPassword() {
     assertThatThrownBy(() -> start("0.0.0.0")).hasStackTraceContaining("nobody has a password yet");
+    assertThatThrownBy(() -> start("127.0.0.1", "--larder.names=farm.example"))
+        .hasStackTraceContaining("nobody has a password yet");
   }
 
-  private static void start(String address) {
+  private static void start(String address, String... more) {
+    String[] all = {
+      "--server.port=0",
+      "--server.address=" + address,
+      "--larder.warm-up=false",
+      "--logging.level.org.springframework=off",
+      "--spring.datasource.url=" + System.getenv("LARDER_TEST_DB") + "?currentSchema=listening",
+      "--spring.flyway.schemas=listening",
+      "--spring.datasource.username=larder",
+      "--spring.datasource.password=larder"
+    };
     new SpringApplication(WiseLarder.class)
-        .run(
-            "--server.port=0",
-            "--server.address=" + address,
-            "--larder.warm-up=false",
-            "--logging.level.org.springframework=off",
-            "--spring.datasource.url="
-                + System.getenv("LARDER_TEST_DB")
-                + "?currentSchema=listening",
-            "--spring.flyway.schemas=listening",
-            "--spring.datasource.username=larder",
-            "--spring.datasource.password=larder")
+        .run(Stream.concat(Stream.of(all), Stream.of(more)).toArray(String[]::new))
         .close();
   }
 }

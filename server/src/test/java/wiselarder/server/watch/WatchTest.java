@@ -5,8 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ch.qos.logback.classic.Logger;
 import ch.qos.logback.classic.spi.ILoggingEvent;
 import ch.qos.logback.core.AppenderBase;
-import java.nio.charset.StandardCharsets;
-import java.util.Arrays;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
@@ -77,24 +75,5 @@ class WatchTest {
         .contains("/api/invitations/...")
         .doesNotContain("secret-token");
     logger.setLevel(null);
-  }
-
-  @Test
-  void aBodyThatNoFarmFillsIsRefusedUnread() {
-    App.resetDemo();
-    byte[] huge = new byte[12_000_001];
-    Arrays.fill(huge, (byte) ' ');
-    Http visitor = Http.visitor();
-    assertThat(visitor.call("POST", "/api/farms/file/preview", "application/json", huge).status())
-        .isEqualTo(413);
-    assertThat(
-            visitor
-                .call(
-                    "POST",
-                    "/api/farms/file/preview",
-                    "application/json",
-                    "[]".getBytes(StandardCharsets.UTF_8))
-                .status())
-        .isEqualTo(422);
   }
 }
