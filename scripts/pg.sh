@@ -1,6 +1,6 @@
 #!/usr/bin/env bash
 # A private PostgreSQL cluster on loopback. Works as root (drops to the postgres user) and as any user.
-#   scripts/pg.sh start|stop|status|password|version|backup FILE|restore FILE|empty
+#   scripts/pg.sh start|stop|status|password|version|version-of FILE|backup FILE|restore FILE|bring-back|forget-before|empty
 # PG_HOME: where the cluster lives; PG_PORT: its port; PG_THROWAWAY=1: no fsync, for tests only.
 set -euo pipefail
 home="${PG_HOME:?}"; data="$home/data"; log="$home/server.log"
@@ -68,20 +68,33 @@ stop() { [ ! -s "$data/postmaster.pid" ] || ( cd / && "${as[@]}" "$bin/pg_ctl" -
 
 backup() {
   local into="$1.part"
-  "$bin/pg_dump" -h 127.0.0.1 -p "$port" -U "$user" -Fc -f "$into" "$db" ||
+  # one snapshot, however much is written meanwhile; nobody else reads it, and it signs nobody in
+  ( umask 077
+    "$bin/pg_dump" -h 127.0.0.1 -p "$port" -U "$user" -Fc -f "$into" --exclude-table-data='*.spring_session*' \
+      --exclude-table-data='*.known_device' --exclude-table-data='*.guess_bucket' "$db" ) ||
     { rm -f "$into"; die "the backup could not be written to $1: is there room, and may you write there?"; }
   mv "$into" "$1"
 }
-empty() { sql -d postgres -c "drop database if exists $db with (force)" -c "create database $db"; }
+empty() { sql -d postgres -c "drop database if exists ${db}_before with (force)" -c "drop database if exists $db with (force)" -c "create database $db"; }
+# Number of the last migration that a backup has seen; 0 where it is none of this product.
+version_of() {
+  "$bin/pg_restore" -l "$1" >/dev/null 2>&1 || { echo 0; return 0; }
+  "$bin/pg_restore" -a -t flyway_schema_history -f - "$1" 2>/dev/null |
+    awk -F'\t' '/^COPY/ {on = 1; next} /^\\\./ {on = 0} on && $2 ~ /^[0-9]+$/ && $NF == "t" && $2 > most {most = $2} END {print most + 0}'
+}
+# Restored beside the present one first, so that a broken backup harms nothing; the present one is kept aside.
 restore() {
-  [ -r "$1" ] || die "there is no file $1 that can be read"
-  "$bin/pg_restore" -l "$1" >/dev/null 2>&1 || die "$1 is no backup of this product: nothing was changed"
-  # Restored beside the present one first, so that a broken backup harms nothing.
   sql -d postgres -c "drop database if exists ${db}_restored with (force)" -c "create database ${db}_restored"
   "$bin/pg_restore" -h 127.0.0.1 -p "$port" -U "$user" --exit-on-error --no-owner -d "${db}_restored" "$1" ||
     { sql -d postgres -c "drop database ${db}_restored with (force)"; die "$1 could not be restored: nothing was changed"; }
-  sql -d postgres -c "drop database if exists $db with (force)" -c "alter database ${db}_restored rename to $db"
+  sql -d postgres -c "drop database if exists ${db}_before with (force)"
+  sql -d postgres -1 -c "alter database $db rename to ${db}_before" -c "alter database ${db}_restored rename to $db"
 }
+bring_back() {
+  sql -d postgres -c "drop database if exists $db with (force)"
+  sql -d postgres -c "alter database ${db}_before rename to $db"
+}
+forget_before() { sql -d postgres -c "drop database if exists ${db}_before with (force)"; }
 # Number of the last migration that the database has seen; 0 where it is empty.
 version() { sql -d "$db" -tAc "select coalesce(max(version::int), 0) from flyway_schema_history where success" 2>/dev/null || echo 0; }
 
@@ -94,6 +107,9 @@ case "${1:-}" in
   version)  version ;;
   backup)   backup "${2:?}" ;;
   restore)  restore "${2:?}" ;;
+  version-of)    version_of "${2:?}" ;;
+  bring-back)    bring_back ;;
+  forget-before) forget_before ;;
   empty)    empty ;;
-  *)        die "usage: pg.sh start|stop|status|password|version|backup FILE|restore FILE|empty" ;;
+  *)        die "usage: pg.sh start|stop|status|password|version|version-of FILE|backup FILE|restore FILE|bring-back|forget-before|empty" ;;
 esac

@@ -8,7 +8,7 @@ free_port() { node -e 'const s=require("net").createServer();s.listen(0,"127.0.0
 root="$(mktemp -d /var/tmp/wise-larder-commands.XXXXXX)"; chmod 755 "$root"
 export LARDER_STATE="$root/state" LARDER_HOME="$root/home"
 LARDER_PORT="$(free_port)"; LARDER_PG_PORT="$(free_port)"; export LARDER_PORT LARDER_PG_PORT
-trap './larder stop >/dev/null 2>&1; [ ! -d "${plain:-/none}" ] || as_user ./larder stop >/dev/null 2>&1; [ -z "${busy:-}" ] || kill $busy 2>/dev/null; rm -rf "$root"' EXIT
+trap './larder stop >/dev/null 2>&1; [ -z "${nginx:-}" ] || kill $nginx 2>/dev/null; [ ! -d "${plain:-/none}" ] || as_user ./larder stop >/dev/null 2>&1; [ -z "${busy:-}" ] || kill $busy 2>/dev/null; rm -rf "$root"' EXIT
 url="http://127.0.0.1:$LARDER_PORT"
 passed=0
 ok() { passed=$((passed + 1)); echo "commands: ok, $1"; }
@@ -61,36 +61,106 @@ refuses 'no right\|could not be written' backup /proc/nothing/all.dump; ok "a ba
 refuses 'say --yes' reset; ok "reset asks first"
 does reset --yes; does up
 [ "$(sign_in 'clover and timothy')" = 401 ] || fail "reset leaves a person behind"; ok "reset removes everything"
+[ "$(stat -c %a "$root/all.dump")" = 600 ] || fail "nobody else reads a backup"; ok "nobody else reads a backup"
 echo 'not a backup' >"$root/foreign"
 refuses 'no backup of this product: nothing was changed' restore --yes "$root/foreign"; ok "a foreign file is not restored"
 does up; does restore --yes "$root/all.dump"
+grep -q 'serving on' "$root/said" || fail "after a restore it serves again"
+[ "$(call GET /farms)" = 401 ] || fail "a backup signs nobody in"
 [ "$(sign_in 'clover and timothy')" = 200 ] || fail "signing in after the restore"
 call GET /farms >/dev/null; cmp -s "$root/answer" "$root/farms-before" || fail "the same farms after the round trip"
 ok "backup and restore bring everything back"
 
+pg() { PG_HOME="$LARDER_HOME/pg" PG_PORT="$LARDER_PG_PORT" scripts/pg.sh "$@"; }
+sql() { PGPASSWORD="$(pg password)" "$(ls -d /usr/lib/postgresql/*/bin | sort -V | tail -1)/psql" -X -q -tA -h 127.0.0.1 -p "$LARDER_PG_PORT" -U larder larder -c "$1"; }
+still_there() { # still_there WHEN: it serves, and what was there is
+  curl -fsS -m 4 "$url/actuator/health/readiness" >/dev/null || fail "it serves $1"
+  [ "$(sign_in 'clover and timothy')" = 200 ] || fail "the people of before are there $1"
+  call GET /farms >/dev/null; cmp -s "$root/answer" "$root/farms-before" || fail "the farms of before are there $1"
+}
+sql "insert into flyway_schema_history (installed_rank, version, description, type, script, installed_by, execution_time, success) values (99, '99', 'later', 'SQL', 'V99__later.sql', 'x', 1, true)"
+does backup "$root/newer.dump"; sql "delete from flyway_schema_history where installed_rank = 99"
+refuses 'of a newer version (step 99).*nothing was changed' restore --yes "$root/newer.dump"
+still_there "after a newer backup was refused"; ok "a newer backup is not restored, and it serves on"
+kept="$(sql "select checksum from flyway_schema_history where version = '3'")"
+sql "update flyway_schema_history set checksum = 1 where version = '3'"
+does backup "$root/unfit.dump"; sql "update flyway_schema_history set checksum = $kept where version = '3'"
+refuses 'does not serve: the data of before are back' restore --yes "$root/unfit.dump"
+still_there "after what did not serve"; ok "the old data are kept aside until the new ones serve"
+head -c 20000 "$root/all.dump" >"$root/torn.dump"
+refuses 'nothing was changed' restore --yes "$root/torn.dump"
+still_there "after a torn backup"; ok "a torn backup changes nothing, and it serves on"
+
+pg stop
+began=$(date +%s%N)
+[ "$(curl -s -m 3 -o "$root/answer" -w '%{http_code}' "$url/api/session")" = 503 ] || fail "a database that is down is told within three seconds"
+grep -q database_down "$root/answer" || fail "a database that is down is told in words"
+echo "commands: a database that is down is told after $(( ($(date +%s%N) - began) / 1000000 )) ms"
+[ "$(curl -s -m 4 -o /dev/null -w '%{http_code}' "$url/actuator/health/readiness")" = 503 ] || fail "readiness knows the database"
+does up; grep -q 'serving again' "$root/said" || fail "up starts a database that is down"
+still_there "after its database was down"; ok "a database that is down is told, started, and nothing is lost"
+java_of() { pgrep -P "$(cat "$LARDER_STATE/app.pid")" java; }
+if [ "$(id -u)" = 0 ]; then
+  [ "$(ps -o user= -p "$(java_of)")" = wise-lar+ ] || [ "$(ps -o uid= -p "$(java_of)" | tr -d ' ')" = "$(id -u wise-larder)" ] || fail "as root it runs as a user of its own"
+  ok "as root it runs as a user of its own"
+fi
+before="$(java_of)"; kill -9 "$before"
+for _ in $(seq 240); do curl -fsS -m 2 "$url/actuator/health/readiness" >/dev/null 2>&1 && break; sleep 0.25; done
+[ "$(java_of)" != "$before" ] || fail "it is the same as before"
+still_there "after it was killed"; ok "what is killed is started again"
+
 printf 'meadow fescue ley\n' | ./larder password ann@farm.example >"$root/said" 2>&1 || fail "password"
 [ "$(sign_in 'meadow fescue ley')" = 200 ] || fail "the new password"; ok "a lost password is set anew"
 if printf 'short\n' | ./larder password ann@farm.example >"$root/said" 2>&1; then fail "a short password"; fi
-grep -q '10 to 72 characters' "$root/said" || fail "a short password is told"; ok "a weak one is refused"
+grep -q '10 to 128 characters' "$root/said" || fail "a short password is told"; ok "a weak one is refused"
 does up --listen 0.0.0.0; [ "$(curl -sS "$url/api/session" | grep -c '"demo":false')" = 1 ] || fail "no demo elsewhere"
 ok "with a password it listens elsewhere, without the demo"
+does up --behind farm.example
+if command -v nginx >/dev/null && command -v openssl >/dev/null; then
+  front="$root/nginx"; mkdir -p "$front"; chmod 755 "$front"; tls_port="$(free_port)"; plain_http="$(free_port)"
+  openssl req -x509 -newkey rsa:2048 -nodes -days 2 -subj /CN=farm.example -keyout "$front/privkey.pem" -out "$front/fullchain.pem" 2>/dev/null
+  { echo "pid $front/pid; error_log $front/error.log; events {} http { access_log off;"
+    for kind in client_body proxy fastcgi uwsgi scgi; do echo "${kind}_temp_path $front/$kind;"; done
+    sed -e "s#/etc/ssl/farm.example#$front#; s#listen 443 ssl#listen 127.0.0.1:$tls_port ssl#; s#listen 80#listen 127.0.0.1:$plain_http#; s#server 127.0.0.1:8420#server 127.0.0.1:$LARDER_PORT#" docs/nginx.conf
+    echo "}"; } >"$front/nginx.conf"
+  nginx -p "$front" -c "$front/nginx.conf" -e "$front/error.log" -g 'daemon off;' & nginx=$!
+  for _ in $(seq 50); do (exec 3<>"/dev/tcp/127.0.0.1/$tls_port") 2>/dev/null && break; sleep 0.1; done
+  through() { curl -sS -k -m 20 --resolve "farm.example:$tls_port:127.0.0.1" -b "$root/tls" -c "$root/tls" "$@"; }
+  site="https://farm.example:$tls_port"; rm -f "$root/tls"
+  through -D "$root/said" -o "$root/answer" "$site/api/session" || fail "nginx passes on"
+  grep -qi '^strict-transport-security:' "$root/said" || fail "HSTS behind TLS"
+  grep -i '^set-cookie:' "$root/said" | grep -qi 'secure' || fail "cookies are for TLS only"
+  grep -q '"demo":false' "$root/answer" || fail "no demo behind a proxy"
+  token() { awk '$6 == "XSRF-TOKEN" {print $7}' "$root/tls"; }
+  status=
+  for i in $(seq 14); do   # whatever address the client claims, it is one
+    status="$(through -o /dev/null -w '%{http_code}' -H "X-Forwarded-For: 10.0.0.$i" -H "Forwarded: for=10.0.0.$i" -H "X-XSRF-TOKEN: $(token)" \
+      -H 'Content-Type: application/json' -d "{\"email\":\"nobody$i@farm.example\",\"password\":\"guess\"}" "$site/api/session")"
+  done
+  [ "$status" = 429 ] || fail "guesses behind a proxy are counted by the real address, not $status"
+  grep -q 'sign-in refused: account [0-9a-f]* from 127.0.0.1' "$LARDER_HOME/log/app.log" || fail "the log names who guessed"
+  [ "$(through -o /dev/null -w '%{http_code}' "http://127.0.0.1:$plain_http/" -H 'Host: farm.example')" = 301 ] || fail "plain HTTP is sent on"
+  [ "$(curl -s -o /dev/null -w '%{http_code}' -H 'Host: evil.example' "$url/")" = 400 ] || fail "no other name is answered"
+  kill $nginx; wait $nginx 2>/dev/null || true; nginx=
+  ok "behind nginx as docs/nginx.conf has it: TLS only, the real address counts"
+else
+  echo "commands: not tried behind nginx, which is not installed"
+fi
 does logs; grep -q 'RequestLog' "$root/said" || fail "logs show requests"; ok "logs"
 
 does stop
 rm -f "$LARDER_STATE"/app/jar/lib/postgresql-*.jar
 does up; grep -q 'not whole' "$root/said" || fail "a half-built tree is said"; ok "a half-built tree is built again"
-psql="$(ls -d /usr/lib/postgresql/*/bin | sort -V | tail -1)/psql"
 does stop
 node -e "require('net').createServer().listen($LARDER_PORT,'127.0.0.1')" & busy=$!
 for _ in $(seq 50); do (exec 3<>"/dev/tcp/127.0.0.1/$LARDER_PORT") 2>/dev/null && break; sleep 0.1; done
 refuses "port $LARDER_PORT is taken" up; kill $busy; wait $busy 2>/dev/null || true; busy=
 ok "a taken port is said"
 does up
-PGPASSWORD="$(PG_HOME="$LARDER_HOME/pg" PG_PORT="$LARDER_PG_PORT" scripts/pg.sh password)" "$psql" -q -h 127.0.0.1 -p "$LARDER_PG_PORT" -U larder larder \
-  -c "insert into flyway_schema_history (installed_rank, version, description, type, script, installed_by, execution_time, success) values (99, '99', 'later', 'SQL', 'V99__later.sql', 'x', 1, true)"
+sql "insert into flyway_schema_history (installed_rank, version, description, type, script, installed_by, execution_time, success) values (99, '99', 'later', 'SQL', 'V99__later.sql', 'x', 1, true)"
 ./larder stop >/dev/null
 refuses 'of a newer version (step 99)' up; ok "a newer database is left alone"
-refuses 'of a newer version\|nothing was changed\|no file' restore --yes "$root/none"; ok "a missing backup is said"
+refuses 'no file' restore --yes "$root/none"; ok "a missing backup is said"
 echo 14 >"$LARDER_HOME/pg/data/PG_VERSION" && ./larder stop >/dev/null 2>&1 || true
 refuses 'is of PostgreSQL 14' up; ok "a database of an older PostgreSQL is said"
 LARDER_STATE=/proc/nothing refuses 'no right to write' up; ok "missing rights are said"

@@ -4,6 +4,7 @@ import java.sql.SQLException;
 import java.sql.SQLTransientConnectionException;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
+import org.springframework.transaction.TransactionSystemException;
 import wiselarder.server.problem.ServerReason;
 
 /** Faults of the database that are nobody's mistake, in plain words. */
@@ -14,6 +15,9 @@ record DatabaseTrouble(HttpStatus status, ServerReason reason) {
   /** What a fault comes from, where it is the database that is gone, ending, or out of room. */
   static Optional<DatabaseTrouble> of(Throwable fault) {
     for (Throwable t = fault; t != null; t = t.getCause()) {
+      if (t instanceof TransactionSystemException e && e.getApplicationException() != null) {
+        return of(e.getApplicationException()); // which could not be rolled back either
+      }
       if (t instanceof SQLTransientConnectionException) {
         return down();
       }

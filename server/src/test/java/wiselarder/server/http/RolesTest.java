@@ -202,6 +202,7 @@ class RolesTest {
               .replace("{member}", Long.toString(member))
               .replace("{invitation}", Long.toString(open))
               .replace("{token}", token)
+              .replace("{session}", "unknown")
               .replace("{secret}", "unknown")
               .replace("{record}", record)
               .replace("{sample}", sample)
