@@ -53,7 +53,7 @@
   <h1 id="changes-title">Changes</h1>
   <p class="quiet">
     Every change of this plan, newest first. Undo and redo are changes too: nothing leaves this
-    list.
+    list. Of changes more than 200 ago every twentieth can be looked at and gone back to.
   </p>
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
   <div class="wrap panel" tabindex="0" role="region" aria-label="Changes, table">
@@ -77,7 +77,7 @@
             <td class="acts">
               {#if line.number === open.view!.revision}
                 <span class="quiet">as it stands</span>
-              {:else}
+              {:else if line.whole}
                 <button
                   class="btn plain"
                   aria-pressed={shown === line.number}

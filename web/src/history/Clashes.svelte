@@ -5,7 +5,12 @@
 
   const open = thePlan();
 
-  let { clashes, theirs, whole }: { clashes: Clash[]; theirs: string; whole: string } = $props();
+  let {
+    clashes,
+    theirs,
+    whole,
+    changed,
+  }: { clashes: Clash[]; theirs: string; whole: string; changed: string } = $props();
 
   function figures(c: Clash): string {
     const value = (of: unknown) => memberValue(c.member, of, open.system);
@@ -19,6 +24,10 @@
     <li>
       {#if c.member === ''}
         {c.name}: {whole}; yours holds
+      {:else if c.member === 'item.removed'}
+        {c.name}: {changed}; yours removes it
+      {:else if c.member === 'field.parted'}
+        {c.name}: {changed}; yours parts it
       {:else if c.member === 'plan.steps'}
         {c.name}: the order of feeds; yours holds whole
       {:else}

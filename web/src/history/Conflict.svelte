@@ -13,6 +13,8 @@
   onMount(() => dialog.showModal());
 
   const since = $derived(conflict.problem.since ?? []);
+  /** The server tells the newest only. */
+  const earlier = $derived(since.length ? since[0].number - 1 - conflict.request.revision : 0);
   const clashes = $derived(conflict.problem.clashes ?? []);
 </script>
 
@@ -26,6 +28,7 @@
 >
   <h2 id="conflict-title">Somebody changed the plan meanwhile</h2>
   <ul data-testid="since">
+    {#if earlier > 0}<li>{earlier} earlier changes, see Changes</li>{/if}
     {#each since as r (r.number)}
       <li><strong>{r.who || 'Somebody'}</strong>: {toldText(r.told, open.system)}</li>
     {/each}
@@ -34,7 +37,12 @@
     <p>Your change touches nothing of theirs. Put on top, both are kept.</p>
   {:else}
     <p>Put on top, yours would overwrite this of theirs:</p>
-    <Clashes {clashes} theirs="theirs" whole="they removed or made it" />
+    <Clashes
+      changed="they changed or made it"
+      {clashes}
+      theirs="theirs"
+      whole="they removed or made it"
+    />
   {/if}
   <div class="acts">
     <button class="btn preset-filled-primary-500" onclick={() => open.putOnTop()}

@@ -31,7 +31,12 @@
     <section>
       <h3>{a.name}</h3>
       <p>Made there too, yours would overwrite this:</p>
-      <Clashes clashes={a.clashes} theirs="there" whole="it is not there, or was made there" />
+      <Clashes
+        changed="it is another one there"
+        clashes={a.clashes}
+        theirs="there"
+        whole="it is not there, or was made there"
+      />
     </section>
   {/each}
   {#each refused as a (a.plan)}

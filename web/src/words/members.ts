@@ -159,6 +159,11 @@ const STATED_NAMES: Record<StatedName, string> = {
 /** Dates, choices and whole things, which are refused too. */
 const OTHER_NAMES: Record<string, string> = {
   'alsoIn.plan': 'Also in',
+  'farm.plans': 'Plans of a farm',
+  'farm.members': 'People of a farm',
+  'farm.invitations': 'Open invitations',
+  'person.farms': 'Farms of your own',
+  'weather.rows': 'Rows of the weather file',
   'sowing.sowOn': 'Sown on',
   'sowing.endsOn': 'Ended on',
   'overlay.dates': 'Dates',

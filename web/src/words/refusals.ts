@@ -221,6 +221,7 @@ const SENTENCES: { [C in RefusalCode]: (v: RefusalValues[C], at: At) => string }
   no_place: (v) => `${v.position} is no longitude and latitude in degrees (WGS 84).`,
 
   bad_rows: () => 'Some rows cannot be taken; nothing was changed.',
+  too_many_rows: (v) => `Up to ${v.most.toLocaleString('en-US')} rows are accepted.`,
   no_rows: () => 'There are no rows below the header.',
   unknown_column: (v) => `This column is not known. Known are ${list(v.known)}.`,
   twice: (v) => `${v.name} is there twice.`,

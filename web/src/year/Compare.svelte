@@ -34,7 +34,7 @@
   );
   /** Earlier states of this plan that somebody may want beside it. */
   const earlier = $derived.by(() => {
-    const before = lines.filter((l) => l.number < view.revision);
+    const before = lines.filter((l) => l.whole && l.number < view.revision);
     const weekOld = before.find((l) => Date.now() - Date.parse(l.at) >= WEEK_MS);
     return [
       ...(before[0] ? [{ number: before[0].number, name: 'before the last change' }] : []),

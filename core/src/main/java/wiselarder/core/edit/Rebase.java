@@ -7,6 +7,7 @@ import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.Items;
+import wiselarder.core.quantity.Refused;
 
 /**
  * Puts edits that were made on an older state of the plan on top of what others made of it since.
@@ -26,10 +27,17 @@ public final class Rebase {
    * What both changed.
    *
    * @param name the field, group or lot
-   * @param member as {@link Members.Member#member}, or empty where the whole thing is meant
-   * @param mine null with {@code theirs} null: they removed what I changed
+   * @param member as {@link Members.Member#member}; empty where they removed or made the whole
+   *     thing that I changed; {@link #REMOVED} or {@link #PARTED}
+   * @param mine null with {@code theirs} null where the whole thing is meant
    */
   public record Clash(String name, String member, Object mine, Object theirs) {}
+
+  /** I remove what they changed or made. */
+  public static final String REMOVED = "item.removed";
+
+  /** I part a field that they changed. */
+  public static final String PARTED = "field.parted";
 
   private final FarmPlan base;
   private final FarmPlan theirs;
@@ -63,7 +71,59 @@ public final class Rebase {
     if (e instanceof PlanEdit.SetFeeding set) {
       return feeding(set);
     }
+    if (e instanceof PlanEdit.NamePlan named) {
+      return named(named);
+    }
+    if (e instanceof PlanEdit.Remove<?>) {
+      removed(e);
+    }
+    if (e instanceof PlanEdit.SplitField split) {
+      parted(split.id());
+    }
+    if (e instanceof PlanEdit.PartField part) {
+      parted(part.id());
+    }
     return e;
+  }
+
+  private PlanEdit named(PlanEdit.NamePlan mine) {
+    String was = base.plan().name();
+    String is = theirs.plan().name();
+    if (mine.name().equals(was)) {
+      return new PlanEdit.NamePlan(is);
+    }
+    if (!is.equals(was) && !is.equals(mine.name())) {
+      clashes.add(new Clash("", "plan.name", mine.name(), is));
+    }
+    return mine;
+  }
+
+  /** What goes with a removal, of all that they changed or made. */
+  private void removed(PlanEdit mine) {
+    FarmPlan left;
+    try {
+      left = mine.apply(theirs);
+    } catch (Refused refused) {
+      return; // it cannot be made at all, which is told in its turn
+    }
+    for (Items<?> items : Items.ALL) {
+      removed(items, left);
+    }
+  }
+
+  private <T extends Record> void removed(Items<T> items, FarmPlan left) {
+    List<T> was = items.in(base);
+    for (T is : items.in(theirs)) {
+      if (!was.contains(is) && find(items, left, is).isEmpty()) {
+        clashes.add(new Clash(items.name(theirs, is), REMOVED, null, null));
+      }
+    }
+  }
+
+  private void parted(String fieldId) {
+    Items.FIELDS.in(theirs).stream()
+        .filter(f -> f.id().equals(fieldId) && !Items.FIELDS.in(base).contains(f))
+        .forEach(f -> clashes.add(new Clash(f.name(), PARTED, null, null)));
   }
 
   private <T extends Record> PlanEdit onTop(PlanEdit.Put<T> put) {

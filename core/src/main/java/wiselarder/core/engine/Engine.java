@@ -1,6 +1,8 @@
 package wiselarder.core.engine;
 
 import java.util.List;
+import java.util.concurrent.CancellationException;
+import java.util.function.BooleanSupplier;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.caution.Cautions;
 import wiselarder.core.caution.Hazard;
@@ -39,38 +41,56 @@ public final class Engine {
   /** Null where nothing is kept. */
   private final Years years;
 
+  /** Asked before each year. */
+  private final BooleanSupplier over;
+
   private Engine(
-      Catalogue catalogue, Cautions cautions, Season season, FarmRecords records, Years years) {
+      Catalogue catalogue,
+      Cautions cautions,
+      Season season,
+      FarmRecords records,
+      Years years,
+      BooleanSupplier over) {
     this.catalogue = catalogue;
     this.cautions = cautions;
     this.season = season;
     this.records = records;
     this.years = years;
+    this.over = over;
   }
 
   /** An engine that simulates in the normal year and knows of no records. */
   public Engine(Catalogue catalogue, Cautions cautions) {
-    this(catalogue, cautions, Season.NORMAL, FarmRecords.NONE, new Years());
+    this(catalogue, cautions, Season.NORMAL, FarmRecords.NONE, new Years(), () -> false);
   }
 
   /** The same engine, simulating in another season. */
   public Engine in(Season other) {
-    return new Engine(catalogue, cautions, other, records, years);
+    return new Engine(catalogue, cautions, other, records, years, over);
   }
 
   /** The same engine on a farm of which this was written down. */
   public Engine knowing(FarmRecords written) {
-    return new Engine(catalogue, cautions, season, written, years);
+    return new Engine(catalogue, cautions, season, written, years, over);
   }
 
   /** The same engine, keeping its years for itself: for many that are asked for once. */
   public Engine apart() {
-    return new Engine(catalogue, cautions, season, records, years == null ? null : new Years());
+    return new Engine(
+        catalogue, cautions, season, records, years == null ? null : new Years(), over);
   }
 
   /** The same engine, reckoning every year from nothing: it proves the other one. */
   public Engine slow() {
-    return new Engine(catalogue, cautions, season, records, null);
+    return new Engine(catalogue, cautions, season, records, null, over);
+  }
+
+  /**
+   * The same engine, for as long as somebody waits for it: it asks before each year that it
+   * reckons, on whatever thread, and throws {@link CancellationException} when it is over.
+   */
+  public Engine until(BooleanSupplier end) {
+    return new Engine(catalogue, cautions, season, records, years, end);
   }
 
   public Season season() {
@@ -96,6 +116,9 @@ public final class Engine {
   }
 
   private ResolvedPlan resolve(FarmPlan stated, ResolvedPlan like) {
+    if (over.getAsBoolean()) {
+      throw new CancellationException("nobody waits for this any more");
+    }
     FarmPlan done = Policies.applied(stated, catalogue, season.kind() == Season.Kind.DRY);
     return ResolvedPlan.like(
         like,

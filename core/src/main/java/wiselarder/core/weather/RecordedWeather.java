@@ -84,6 +84,9 @@ public record RecordedWeather(
     {"et0_mm", "et0_in"}
   };
 
+  /** Days of a century and more. */
+  private static final int MOST_ROWS = 40_000;
+
   /**
    * Reads a CSV file with the columns date, tmin_c, tmax_c, rain_mm and optionally solar_mj_m2 and
    * et0_mm (or tmin_f, tmax_f, rain_in, et0_in), in any order, rows in any order. An empty cell is
@@ -108,7 +111,7 @@ public record RecordedWeather(
       TreeMap<LocalDate, double[]> days = new TreeMap<>();
       int rows = 0;
       for (CSVRecord row : parser) {
-        rows++;
+        Check.range("weather.rows", ++rows, 1, MOST_ROWS);
         day(row, columns, days, bad);
       }
       if (days.isEmpty()) {

@@ -78,6 +78,46 @@ class RebaseTest {
     assertThat(outcome.clashes()).containsExactly(new Rebase.Clash("a", "", null, null));
   }
 
+  /** Also what goes with it: here the step that they made and that grazes nothing else. */
+  @Test
+  void whatTheyChangedIsNamedBeforeMineRemovesIt() {
+    FarmPlan theirs = new PlanEdit.Put<>(Items.FIELDS, field("a", 7, null, 20)).apply(BASE);
+    List<PlanEdit> mine = List.of(new PlanEdit.Remove<>(Items.FIELDS, "a"));
+    assertThat(Rebase.onTop(BASE, theirs, mine).clashes())
+        .contains(new Rebase.Clash("a", Rebase.REMOVED, null, null));
+    assertThat(Rebase.onTop(BASE, BASE, mine).clashes()).isEmpty();
+    FarmPlan stepped = feeding("a").apply(BASE);
+    assertThat(Rebase.onTop(BASE, stepped, mine).clashes())
+        .extracting(Rebase.Clash::member)
+        .containsExactly(Rebase.REMOVED);
+    // what is gone already is nobody's loss
+    FarmPlan gone = apply(BASE, mine);
+    assertThat(Rebase.onTop(BASE, gone, mine).clashes()).isEmpty();
+  }
+
+  @Test
+  void twoNamesForAPlanClash() {
+    FarmPlan theirs = new PlanEdit.NamePlan("Dry").apply(BASE);
+    assertThat(Rebase.onTop(BASE, theirs, List.of(new PlanEdit.NamePlan("Wet"))).clashes())
+        .containsExactly(new Rebase.Clash("", "plan.name", "Wet", "Dry"));
+    assertThat(Rebase.onTop(BASE, theirs, List.of(new PlanEdit.NamePlan("Dry"))).clashes())
+        .isEmpty();
+    Rebase.Outcome same =
+        Rebase.onTop(BASE, theirs, List.of(new PlanEdit.NamePlan(BASE.plan().name())));
+    assertThat(same.clashes()).isEmpty();
+    assertThat(apply(theirs, same.edits()).plan().name()).isEqualTo("Dry");
+  }
+
+  @Test
+  void aFieldThatTheyChangedIsNamedBeforeMinePartsIt() {
+    FarmPlan theirs = new PlanEdit.Put<>(Items.FIELDS, field("a", 7, null, 20)).apply(BASE);
+    List<PlanEdit> mine = List.of(new PlanEdit.PartField("a", 0.5, "a2", "A two"));
+    assertThat(Rebase.onTop(BASE, theirs, mine).clashes())
+        .containsExactly(new Rebase.Clash("a", Rebase.PARTED, null, null));
+    FarmPlan other = new PlanEdit.Put<>(Items.FIELDS, field("b", 7, null, 20)).apply(BASE);
+    assertThat(Rebase.onTop(BASE, other, mine).clashes()).isEmpty();
+  }
+
   @Test
   void twoOrdersOfFeedsForOneGroupClash() {
     PlanEdit onlyA = feeding("a");

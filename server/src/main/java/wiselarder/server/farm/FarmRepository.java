@@ -71,6 +71,13 @@ class FarmRepository {
         .single();
   }
 
+  int countOwned(long personId) {
+    return jdbc.sql("select count(*) from farm_member where person_id = :id and role = 'OWNER'")
+        .param("id", personId)
+        .query(Integer.class)
+        .single();
+  }
+
   void delete(long farmId) {
     jdbc.sql("delete from farm where id = :id").param("id", farmId).update();
   }

@@ -12,6 +12,7 @@ import wiselarder.server.people.NotAllowed;
 import wiselarder.server.people.Person;
 import wiselarder.server.people.Role;
 import wiselarder.server.plan.PlanRepository;
+import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.Slugs;
 import wiselarder.server.plan.Told;
 import wiselarder.server.records.Records;
@@ -19,6 +20,9 @@ import wiselarder.server.records.Records;
 /** Farms of a person. A farm they may not see does not exist for them. */
 @Component
 public class Farms {
+  /** Farms that one person may own. */
+  private static final int MOST_OWNED = 1000;
+
   private final FarmRepository farms;
   private final PlanRepository plans;
   private final Records records;
@@ -61,6 +65,7 @@ public class Farms {
       throw new VisitorsMakeNothing();
     }
     String called = Check.text("farm.name", content.name(), 80);
+    Check.range("person.farms", farms.countOwned(person.id()) + 1, 1, MOST_OWNED);
     long id = farms.insert(Slugs.fresh(called), called, false);
     farms.put(id, person.id(), Role.OWNER);
     String first = insert(id, person, content, how).get(0);
@@ -73,6 +78,9 @@ public class Farms {
   @Transactional
   public List<String> addPlans(String slug, Person person, FarmFile.Content content, Told.How how) {
     FarmRepository.Row farm = require(slug, person, Role.PLANNER);
+    plans.lockFarm(farm.id());
+    int after = plans.countOfFarm(farm.id()) + content.plans().size();
+    Check.range("farm.plans", after, 1, Plans.MOST_OF_FARM);
     return insert(farm.id(), person, content, how);
   }
 

@@ -55,8 +55,8 @@ public class Invitations {
     FarmRepository.Row row = own(farm, person);
     Check.present("invitation.role", role);
     String called = Check.text("invitation.name", name, 60);
-    Check.range("invitations", farms.invitations(row.id()).size() + 1, 1, MOST_OPEN);
-    Check.range("members", farms.members(row.id()).size(), 1, MOST_MEMBERS);
+    Check.range("farm.invitations", farms.invitations(row.id()).size() + 1, 1, MOST_OPEN);
+    Check.range("farm.members", farms.members(row.id()).size(), 1, MOST_MEMBERS);
     String token = Secret.fresh();
     farms.invite(
         row.id(),

@@ -108,7 +108,7 @@ public final class GeoJson {
 
   /** One file being read. */
   private static final class Reading {
-    private static final int MOST_FEATURES = 2000;
+    private static final int MOST_FEATURES = 500;
 
     private final FarmPlan plan;
     private final String forageId;

@@ -2,7 +2,10 @@ package wiselarder.server.http;
 
 import static wiselarder.server.problem.Answers.problem;
 
+import java.time.Duration;
 import java.util.NoSuchElementException;
+import java.util.concurrent.CancellationException;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
@@ -28,6 +31,12 @@ import wiselarder.server.problem.ServerReason;
 @RestControllerAdvice
 @Order(Ordered.HIGHEST_PRECEDENCE) // before Spring's own, which knows no refusals
 class Problems {
+  private final Duration longest;
+
+  Problems(@Value("${larder.longest-request}") Duration longest) {
+    this.longest = longest;
+  }
+
   @ExceptionHandler
   ProblemDetail refused(Refused e) {
     return problem(HttpStatus.UNPROCESSABLE_CONTENT, e);
@@ -56,6 +65,12 @@ class Problems {
     return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
         .header("Retry-After", "5")
         .body(problem(HttpStatus.SERVICE_UNAVAILABLE, ServerReason.BUSY));
+  }
+
+  /** Whoever asked is told; what worked for it has ended. */
+  @ExceptionHandler
+  ProblemDetail tookTooLong(CancellationException e) {
+    return problem(HttpStatus.SERVICE_UNAVAILABLE, ServerReason.TOOK_TOO_LONG, longest.toSeconds());
   }
 
   @ExceptionHandler

@@ -42,6 +42,9 @@ final class CsvList<T extends Record> {
           .setIgnoreEmptyLines(true)
           .get();
 
+  /** More than any farm has of one kind. */
+  private static final int MOST_ROWS = 5000;
+
   private final Class<T> type;
   private final List<CsvColumn> columns;
   private final String blank;
@@ -109,6 +112,10 @@ final class CsvList<T extends Record> {
       Set<String> seen = new HashSet<>();
       if (problems.isEmpty()) {
         for (CSVRecord row : parser) {
+          if (row.getRecordNumber() > MOST_ROWS) {
+            problems.add(RowProblem.of(rowOf(row), "", ServerReason.TOO_MANY_ROWS, MOST_ROWS));
+            break;
+          }
           row(row, headings, there, ids, problems)
               .ifPresent(
                   item -> {

@@ -5,6 +5,8 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -23,6 +25,15 @@ import wiselarder.server.people.Role;
  */
 @Repository
 public class PlanRepository {
+  /** The newest revisions, all of which are kept as the plan stood. */
+  static final int KEPT_WHOLE = 200;
+
+  /** Of older ones each of these. */
+  static final int EACH_KEPT = 20;
+
+  /** Changes since, told at once: the newest. */
+  private static final int MOST_TOLD = 50;
+
   private final JdbcClient jdbc;
 
   PlanRepository(JdbcClient jdbc) {
@@ -162,6 +173,25 @@ public class PlanRepository {
         .param("content", json)
         .update();
     insertRevision(before.id(), personId, step, edits, json);
+    thin(before.id(), step.number());
+  }
+
+  /**
+   * Of changes that are long past every so many is kept as the plan stood then, and of the others
+   * what was edited: history grows by what is done, not by the size of the plan.
+   */
+  private void thin(long planId, int newest) {
+    jdbc.sql(
+            """
+            update plan_revision set content = null
+            where plan_id = :id and number between :from and :to and number > 1
+              and number % :each <> 0 and content is not null
+            """)
+        .param("id", planId)
+        .param("from", newest - KEPT_WHOLE - EACH_KEPT)
+        .param("to", newest - KEPT_WHOLE)
+        .param("each", EACH_KEPT)
+        .update();
   }
 
   /** The farm is listed under the name it was last given. */
@@ -176,10 +206,19 @@ public class PlanRepository {
     jdbc.sql("delete from plan where id = :id").param("id", planId).update();
   }
 
-  int countOfFarm(long farmId) {
+  /** Plans of a farm. */
+  public int countOfFarm(long farmId) {
     return jdbc.sql("select count(*) from plan where farm_id = :farm")
         .param("farm", farmId)
         .query(Integer.class)
+        .single();
+  }
+
+  /** The number of a farm's plans stays as it is until the transaction ends. */
+  public void lockFarm(long farmId) {
+    jdbc.sql("select id from farm where id = :id for update")
+        .param("id", farmId)
+        .query(Long.class)
         .single();
   }
 
@@ -196,11 +235,18 @@ public class PlanRepository {
 
   /** Every revision after {@code revision}, oldest first. */
   List<Revision> since(long planId, int revision) {
-    return jdbc.sql(REVISION + " where plan_id = :id and number > :revision order by number")
-        .param("id", planId)
-        .param("revision", revision)
-        .query(PlanRepository::revision)
-        .list();
+    List<Revision> newest =
+        jdbc.sql(
+                REVISION
+                    + " where plan_id = :id and number > :revision order by number desc limit :most")
+            .param("id", planId)
+            .param("revision", revision)
+            .param("most", MOST_TOLD)
+            .query(PlanRepository::revision)
+            .list();
+    List<Revision> inOrder = new ArrayList<>(newest);
+    Collections.reverse(inOrder);
+    return inOrder;
   }
 
   /** A revision of a plan, which never changes. */
@@ -223,7 +269,7 @@ public class PlanRepository {
     return jdbc.sql(
             """
             select content, content_version from plan_revision
-            where plan_id = :id and number = :number
+            where plan_id = :id and number = :number and content is not null
             """)
         .param("id", planId)
         .param("number", revision)
@@ -303,7 +349,8 @@ public class PlanRepository {
 
   private static final String REVISION =
       """
-      select r.number, r.kind, r.told, coalesce(who.name, '') as who, r.made_at
+      select r.number, r.kind, r.told, coalesce(who.name, '') as who, r.made_at,
+        r.content is not null as whole
       from plan_revision r left join person who on who.id = r.person_id
       """;
 
@@ -313,7 +360,8 @@ public class PlanRepository {
         Revision.Kind.valueOf(rs.getString("kind")),
         Json.MAPPER.readValue(rs.getString("told"), Told.class),
         rs.getString("who"),
-        rs.getObject("made_at", OffsetDateTime.class));
+        rs.getObject("made_at", OffsetDateTime.class),
+        rs.getBoolean("whole"));
   }
 
   private StoredPlan stored(ResultSet rs, int row) throws SQLException {

@@ -15,6 +15,7 @@ import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.edit.Rebase;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Refused;
 import wiselarder.server.people.NotAllowed;
 import wiselarder.server.people.Person;
@@ -29,6 +30,9 @@ import wiselarder.server.problem.ServerReason;
 public class Plans {
   /** Lines of history given at once. */
   private static final int PAGE = 100;
+
+  /** Plans of one farm. */
+  public static final int MOST_OF_FARM = 100;
 
   private final PlanRepository repository;
   private final Engine engine;
@@ -251,16 +255,22 @@ public class Plans {
     NotAllowed.unless(from.role(), Role.PLANNER);
     FarmPlan of = yearsOn == 0 ? from.content() : engine.yearsOn(from.content(), yearsOn);
     FarmPlan content = new FarmPlan(of.farm(), of.plan().named(name));
+    repository.lockFarm(from.farmId());
+    Check.range("farm.plans", repository.countOfFarm(from.farmId()) + 1, 1, MOST_OF_FARM);
     String copy = Slugs.fresh(content.plan().name());
     Told told = Told.of(Told.How.COPIED, from.content().plan().name(), from.revision());
     repository.insert(copy, from.farmId(), person.id(), content, told);
     return copy;
   }
 
-  /** Removes a plan with its history; the last one of a farm stays. */
+  /**
+   * Removes a plan with its history; the last one of a farm stays, however many are removed at
+   * once.
+   */
   @Transactional
   public void remove(String slug, Person person) {
     StoredPlan plan = lock(slug, person, Role.OWNER);
+    repository.lockFarm(plan.farmId());
     if (repository.countOfFarm(plan.farmId()) == 1) {
       throw new Refused(ServerReason.LAST_PLAN, "plan");
     }
@@ -298,8 +308,17 @@ public class Plans {
       int restores,
       Revision.Step edit) {
     Told told = edit.told().again(how, edit.number());
-    return stored(
-        now, person, at(now, restores), step(now, kind, told, restores, edit.number()), List.of());
+    FarmPlan then =
+        repository
+            .contentAt(now.id(), restores)
+            .orElseThrow(
+                () ->
+                    new Refused(
+                        kind == Revision.Kind.UNDO
+                            ? ServerReason.NOTHING_TO_UNDO
+                            : ServerReason.NOTHING_TO_REDO,
+                        "revision"));
+    return stored(now, person, then, step(now, kind, told, restores, edit.number()), List.of());
   }
 
   private Opened store(

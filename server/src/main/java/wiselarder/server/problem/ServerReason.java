@@ -79,6 +79,7 @@ public enum ServerReason implements Reason {
   // rows of lists
   BAD_ROWS(Reason.number("rows")),
   NO_ROWS,
+  TOO_MANY_ROWS(Reason.number("most")),
   UNKNOWN_COLUMN(Reason.text("known")),
   TWICE(Reason.text("name")),
   NO_NUMBER(Reason.text("cell")),

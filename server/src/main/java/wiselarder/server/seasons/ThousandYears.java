@@ -98,7 +98,7 @@ class ThousandYears {
     }
     Run run = new Run();
     runs.put(key, run);
-    aside.execute(() -> work(run, engine.apart(), stated));
+    aside.execute(() -> work(run, engine.apart().until(() -> false), stated));
     return run;
   }
 

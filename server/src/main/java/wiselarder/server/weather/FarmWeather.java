@@ -22,6 +22,7 @@ import wiselarder.server.plan.Slugs;
 import wiselarder.server.plan.StoredPlan;
 import wiselarder.server.problem.ServerReason;
 import wiselarder.server.records.Records;
+import wiselarder.server.watch.Deadline;
 
 /** Recorded weather of farms, and engines that know a farm, in the season somebody looks at. */
 @Component
@@ -39,8 +40,9 @@ public class FarmWeather {
   }
 
   /**
-   * An engine that knows what was written down of a farm, in a season. A scenario or record that is
-   * no longer there gives the normal year, which the answer then names.
+   * An engine that knows what was written down of a farm, in a season, for as long as this request
+   * takes. A scenario or record that is no longer there gives the normal year, which the answer
+   * then names.
    *
    * @throws Refused when the key is none
    */
@@ -48,7 +50,7 @@ public class FarmWeather {
   public Engine engine(String key, long farmId, FarmPlan stated) {
     Season season = Season.parse(key);
     FarmRecords known = season.needsRecords(stated) ? records.allOf(farmId) : records.of(farmId);
-    Engine knowing = engine.knowing(known);
+    Engine knowing = engine.knowing(known).until(Deadline.over());
     return season.isThere(stated, known.weather()) ? knowing.in(season) : knowing;
   }
 

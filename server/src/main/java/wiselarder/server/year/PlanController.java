@@ -1,15 +1,22 @@
 package wiselarder.server.year;
 
+import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.util.List;
 import java.util.Set;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -40,9 +47,11 @@ class PlanController {
   private final Plans plans;
   private final PlanViews views;
   private final FarmWeather weather;
+  private final KeptViews kept;
 
-  PlanController(Plans plans, PlanViews views, FarmWeather weather) {
+  PlanController(Plans plans, PlanViews views, KeptViews kept, FarmWeather weather) {
     this.plans = plans;
+    this.kept = kept;
     this.weather = weather;
     this.views = views;
   }
@@ -101,12 +110,19 @@ class PlanController {
     return plans.list(person);
   }
 
-  @GetMapping("/plans/{id}")
-  PlanView get(
+  /** A plan with its year, as it was drawn last where nothing changed since. */
+  @ApiResponse(
+      responseCode = "200",
+      content = @Content(schema = @Schema(implementation = PlanView.class)))
+  @GetMapping(path = "/plans/{id}", produces = MediaType.APPLICATION_JSON_VALUE)
+  ResponseEntity<byte[]> get(
       @PathVariable String id,
       @RequestParam(defaultValue = "normal") String season,
+      @RequestHeader(name = HttpHeaders.ACCEPT_ENCODING, defaultValue = "")
+          @Parameter(hidden = true)
+          String encodings,
       @AuthenticationPrincipal Person person) {
-    return views.of(plans.open(id, person), season);
+    return kept.of(plans.open(id, person), season, encodings.contains("gzip"));
   }
 
   @PostMapping("/plans/{id}/edits")

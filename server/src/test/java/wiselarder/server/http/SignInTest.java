@@ -191,6 +191,29 @@ class SignInTest {
     assertThat(one.delete("/api/sessions").status()).isEqualTo(404);
   }
 
+  /** That a session was used is written down once a minute. */
+  @Test
+  void aSessionThatIsUsedLivesOnWithoutAWriteForEachRequest() {
+    Http ann = Http.person("ann");
+    String used = "select max(last_access_time) from spring_session";
+    long before = App.jdbc().sql(used).query(Long.class).single();
+    for (int i = 0; i < 5; i++) {
+      ann.get("/api/farms");
+    }
+    assertThat(App.jdbc().sql(used).query(Long.class).single()).isEqualTo(before);
+    App.jdbc()
+        .sql("update spring_session set last_access_time = last_access_time - 120000")
+        .update();
+    ann.get("/api/farms");
+    assertThat(App.jdbc().sql(used).query(Long.class).single()).isGreaterThanOrEqualTo(before);
+    assertThat(
+            App.jdbc()
+                .sql("select expiry_time - last_access_time from spring_session")
+                .query(Long.class)
+                .list())
+        .containsOnly(Duration.ofDays(14).toMillis());
+  }
+
   @Test
   void aSessionEndsThoughItIsUsed() {
     Http ann = Http.person("ann");

@@ -103,6 +103,18 @@ class ListsTest {
             });
   }
 
+  /** A file that no farm fills is read no further than that is clear. */
+  @Test
+  void aFileOfHundredsOfThousandsOfRowsIsNotReadToItsEnd() {
+    String rows = "\nx,-3".repeat(300_000);
+    Lists.Read read = read(Lists.Kind.FIELDS, "name,area_ac" + rows, DEMO);
+    assertThat(read.problems()).hasSize(5001);
+    RowProblem last = read.problems().get(5000);
+    assertThat(last.row()).isEqualTo(5002);
+    assertThat(last.problem().code()).isEqualTo("too_many_rows");
+    assertThat(last.problem().values()).containsEntry("most", 5000);
+  }
+
   @Test
   void theGoodRowsAreReadBesideTheBad() {
     Lists.Read read = read(Lists.Kind.LOTS, "name,units\nNew bales,9\nOthers,many\n", DEMO);

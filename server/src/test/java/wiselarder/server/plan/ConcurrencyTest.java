@@ -45,6 +45,41 @@ class ConcurrencyTest {
     }
   }
 
+  /** However many plans are removed at once, a farm keeps one. */
+  @Test
+  void aFarmKeepsAPlanThoughAllAreRemovedAtOnce() throws Exception {
+    Http ann = Http.person("ann");
+    String made =
+        """
+        {"name": "Small", "climateId": "transition_humid", "units": "METRIC", "currency": "EUR",
+         "start": "2027-10-01"}""";
+    ann.post("/api/farms", made);
+    ExecutorService hands = Executors.newFixedThreadPool(6);
+    try {
+      for (int round = 0; round < 5; round++) {
+        List<String> plans = new ArrayList<>();
+        ann.get("/api/plans").json().forEach(p -> plans.add(p.get("id").asString()));
+        for (int n = plans.size(); n < 6; n++) {
+          String copy = "{\"name\": \"Copy %d\", \"yearsOn\": 0}".formatted(n);
+          plans.add(
+              ann.post("/api/plans/" + plans.get(0) + "/copy", copy).json().get("id").asString());
+        }
+        List<Future<Integer>> answers = new ArrayList<>();
+        for (String plan : plans) {
+          answers.add(hands.submit(() -> ann.delete("/api/plans/" + plan).status()));
+        }
+        List<Integer> statuses = new ArrayList<>();
+        for (Future<Integer> answer : answers) {
+          statuses.add(answer.get());
+        }
+        assertThat(statuses).containsOnly(204, 422);
+        assertThat(ann.get("/api/plans").json()).hasSize(1);
+      }
+    } finally {
+      hands.shutdownNow();
+    }
+  }
+
   @Test
   void everyRevisionKeepsTheWholePlanAsItWas() {
     Http http = Http.visitor();

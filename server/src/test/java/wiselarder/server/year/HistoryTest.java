@@ -244,4 +244,40 @@ class HistoryTest {
     assertThat(answer.json().get("since")).hasSize(3);
     assertThat(http.get(PLAN).json().get("revision").asInt()).isEqualTo(4);
   }
+
+  /** What is long past takes no more room than what was edited; every twentieth stays whole. */
+  @Test
+  void ofOldChangesEveryTwentiethIsKeptWhole() {
+    App.jdbc()
+        .sql(
+            """
+            insert into plan_revision (plan_id, number, told, edits, content, content_version)
+            select r.plan_id, n, r.told, '[]', r.content, r.content_version
+            from plan_revision r join plan p on p.id = r.plan_id, generate_series(2, 244) n
+            where p.slug = 'quillback' and r.number = 1
+            """)
+        .update();
+    App.jdbc().sql("update plan set revision = 244 where slug = 'quillback'").update();
+    assertThat(edit(244, "null", "{\"namePlan\": \"Thinned\"}").status()).isEqualTo(200);
+    List<Integer> thinned =
+        App.jdbc()
+            .sql(
+                """
+                select r.number from plan_revision r join plan p on p.id = r.plan_id
+                where p.slug = 'quillback' and r.content is null order by r.number
+                """)
+            .query(Integer.class)
+            .list();
+    assertThat(thinned).hasSize(20).contains(25, 39, 41, 45).doesNotContain(40);
+    assertThat(http.get(PLAN + "/history/40").status()).isEqualTo(200);
+    assertThat(http.get(PLAN + "/history/41").status()).isEqualTo(404);
+    JsonNode lines = http.get(PLAN + "/history?before=42").json();
+    assertThat(lines).hasSize(41);
+    assertThat(lines.get(0).get("whole").asBoolean()).isFalse();
+    assertThat(lines.get(1).get("whole").asBoolean()).isTrue();
+    assertThat(http.post(PLAN + "/back", "{\"revision\": 245, \"to\": 41}").status())
+        .isEqualTo(404);
+    assertThat(http.post(PLAN + "/back", "{\"revision\": 245, \"to\": 40}").status())
+        .isEqualTo(200);
+  }
 }

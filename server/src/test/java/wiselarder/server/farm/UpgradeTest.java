@@ -1,0 +1,105 @@
+package wiselarder.server.farm;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.flywaydb.core.Flyway;
+import org.flywaydb.core.api.configuration.FluentConfiguration;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.datasource.DriverManagerDataSource;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.server.json.PlanDocument;
+
+/** A database of every earlier step is brought up to date with who and what was in it. */
+class UpgradeTest {
+  private static final String SCHEMA = "upgrade";
+
+  private static FluentConfiguration flyway() {
+    return Flyway.configure()
+        .dataSource(
+            new DriverManagerDataSource(
+                System.getenv("LARDER_TEST_DB") + "?currentSchema=" + SCHEMA, "larder", "larder"))
+        .schemas(SCHEMA)
+        .cleanDisabled(false);
+  }
+
+  /** Every step but the newest. */
+  static List<Integer> steps() {
+    int newest = flyway().load().info().all().length;
+    return java.util.stream.IntStream.range(1, newest).boxed().toList();
+  }
+
+  @ParameterizedTest
+  @MethodSource("steps")
+  void nothingIsLostFrom(int step) {
+    Flyway old = flyway().target(Integer.toString(step)).load();
+    old.clean();
+    old.migrate();
+    JdbcClient jdbc = JdbcClient.create(old.getConfiguration().getDataSource());
+    FarmPlan demo = DemoFarms.read("spruce-hollow").plans().get(0);
+    fill(jdbc, step, PlanDocument.write(demo));
+    flyway().load().migrate();
+
+    assertThat(jdbc.sql("select name from farm").query(String.class).list())
+        .containsExactly(step == 1 ? demo.farm().name() : "Kept");
+    assertThat(jdbc.sql("select slug from plan").query(String.class).list())
+        .containsExactly("kept");
+    assertThat(
+            jdbc.sql("select content #>> '{farm,name}' from plan_revision")
+                .query(String.class)
+                .list())
+        .containsExactly(demo.farm().name());
+    if (step > 1) {
+      assertThat(jdbc.sql("select role from farm_member order by role").query(String.class).list())
+          .containsExactly("OWNER", "PLANNER");
+      // of open invitations those that an owner made
+      assertThat(jdbc.sql("select token_hash from invitation").query(String.class).list())
+          .containsExactly("of the owner");
+    }
+    flyway().load().validate();
+  }
+
+  private static void fill(JdbcClient jdbc, int step, String content) {
+    if (step > 1) {
+      jdbc.sql("insert into farm (slug, name) values ('kept', 'Kept')").update();
+      for (String who : List.of("owner", "planner")) {
+        jdbc.sql("insert into person (email, name, password_hash) values (:who, :who, 'x')")
+            .param("who", who)
+            .update();
+        jdbc.sql(
+                """
+                insert into farm_member (farm_id, person_id, role)
+                select 1, id, upper(email) from person where email = :who""")
+            .param("who", who)
+            .update();
+        jdbc.sql(
+                """
+                insert into invitation (farm_id, role, name, token_hash, invited_by, expires_at)
+                select 1, 'READER', 'x', 'of the ' || email, id, now() + interval '1 day'
+                from person where email = :who""")
+            .param("who", who)
+            .update();
+      }
+    }
+    jdbc.sql(
+            step == 1
+                ? "insert into plan (slug, revision, content) values ('kept', 1, :content::jsonb)"
+                : """
+                  insert into plan (slug, revision, content, farm_id)
+                  values ('kept', 1, :content::jsonb, 1)""")
+        .param("content", content)
+        .update();
+    jdbc.sql(
+            step < 6
+                ? """
+                  insert into plan_revision (plan_id, number, words, edits, content)
+                  values (1, 1, 'Began', '[]', :content::jsonb)"""
+                : """
+                  insert into plan_revision (plan_id, number, told, edits, content)
+                  values (1, 1, '{"how": "BEGAN_DEMO", "changes": []}', '[]', :content::jsonb)""")
+        .param("content", content)
+        .update();
+  }
+}
