@@ -23,5 +23,8 @@ where i.accepted_at is null
     select 1 from farm_member m
     where m.farm_id = i.farm_id and m.person_id = i.invited_by and m.role = 'OWNER');
 
+-- The newest record of a farm: while it is the same, so is the year.
+create index farm_record_newest on farm_record (farm_id, number);
+
 -- Of old changes every twentieth is kept whole, and of the others what was edited.
 alter table plan_revision alter column content drop not null;

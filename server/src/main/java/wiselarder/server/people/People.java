@@ -165,7 +165,6 @@ public class People {
   }
 
   /** The person with this number, while they are there. */
-  @Transactional(readOnly = true)
   public Optional<Person> byId(long id) {
     return repository.byId(id);
   }

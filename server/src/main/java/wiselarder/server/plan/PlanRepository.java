@@ -100,6 +100,34 @@ public class PlanRepository {
         .optional();
   }
 
+  /** What a view of a plan for a person goes by. */
+  Optional<Plans.Stamp> stamp(String slug, long personId) {
+    return jdbc.sql(
+            """
+            select p.id, p.revision, f.slug as farm, m.role,
+              (select string_agg(q.id || '.' || q.revision, ' ' order by q.id)
+               from plan q where q.farm_id = p.farm_id) as plans,
+              (select coalesce(max(r.number), 0)
+               from farm_record r where r.farm_id = p.farm_id) as record
+            from plan p
+            join farm f on f.id = p.farm_id
+            join farm_member m on m.farm_id = f.id and m.person_id = :person
+            where p.slug = :slug
+            """)
+        .param("slug", slug)
+        .param("person", personId)
+        .query(
+            (rs, n) ->
+                new Plans.Stamp(
+                    rs.getLong("id"),
+                    rs.getInt("revision"),
+                    rs.getString("farm"),
+                    Role.valueOf(rs.getString("role")),
+                    rs.getString("plans"),
+                    rs.getLong("record")))
+        .optional();
+  }
+
   /** As {@link #find}, and nobody else may change the row until the transaction ends. */
   Optional<StoredPlan> lock(String slug, long personId) {
     return jdbc.sql(SELECT + " for update of p")

@@ -48,6 +48,20 @@ public class Plans {
   /** Another plan of the same farm. */
   public record OtherPlan(String id, String name) {}
 
+  /**
+   * Everything that a view of a plan goes by: while it is the same, so is the view.
+   *
+   * @param plans of the farm, each with its revision
+   * @param record number of the farm's newest record; none is ever changed or taken away
+   */
+  public record Stamp(
+      long planId, int revision, String farm, Role role, String plans, long record) {}
+
+  /** The stamp of a plan, in one look. */
+  public Stamp stamp(String slug, Person person) {
+    return repository.stamp(slug, person.id()).orElseThrow(() -> new NoSuchElementException(slug));
+  }
+
   @Transactional(readOnly = true)
   public List<PlanRepository.Row> list(Person person) {
     return repository.list(person.id());

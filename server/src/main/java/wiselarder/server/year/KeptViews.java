@@ -6,7 +6,6 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.util.List;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.GZIPOutputStream;
 import org.springframework.http.HttpHeaders;
@@ -14,12 +13,8 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
-import wiselarder.core.engine.Engine;
-import wiselarder.core.plan.Season;
-import wiselarder.core.records.FarmRecords;
-import wiselarder.server.people.Role;
+import wiselarder.server.people.Person;
 import wiselarder.server.plan.Plans;
-import wiselarder.server.plan.StoredPlan;
 
 /**
  * Views of plans as they were sent last, packed, by all that they are made of: many look at a plan
@@ -30,28 +25,9 @@ import wiselarder.server.plan.StoredPlan;
 class KeptViews {
   private static final long MOST_BYTES = 48_000_000;
 
-  /** Records are known by being the very same, which they are until one is added. */
-  private record Same(FarmRecords records) {
-    @Override
-    public boolean equals(Object other) {
-      return other instanceof Same s && s.records == records;
-    }
+  private record Key(Plans.Stamp stamp, String season) {}
 
-    @Override
-    public int hashCode() {
-      return System.identityHashCode(records);
-    }
-  }
-
-  private record Key(
-      long planId,
-      int revision,
-      Role role,
-      String farm,
-      List<Plans.OtherPlan> others,
-      String season,
-      Same known) {}
-
+  private final Plans plans;
   private final PlanViews views;
   private final JsonMapper mapper;
   private final Cache<Key, byte[]> kept =
@@ -60,30 +36,23 @@ class KeptViews {
           .weigher((Key key, byte[] packed) -> packed.length)
           .build();
 
-  KeptViews(PlanViews views, JsonMapper mapper) {
+  KeptViews(Plans plans, PlanViews views, JsonMapper mapper) {
+    this.plans = plans;
     this.views = views;
     this.mapper = mapper;
   }
 
-  /** The view of an opened plan, as {@link PlanViews#of(Plans.Opened, String)} draws it. */
-  ResponseEntity<byte[]> of(Plans.Opened opened, String season, boolean packed) {
+  /**
+   * The view of a plan for a person, as {@link PlanViews#of(Plans.Opened, String)} draws it.
+   *
+   * @param packed whether the asker can unpack it
+   */
+  ResponseEntity<byte[]> of(String slug, Person person, String season, boolean packed) {
     PlanViews.known(season);
-    StoredPlan plan = opened.plan();
-    Engine engine = views.engine(season, plan);
-    // measured weather is read anew for each, so that nothing is the same
     byte[] gzip =
-        Season.parse(season).needsRecords(plan.content())
-            ? pack(opened, season)
-            : kept.get(
-                new Key(
-                    plan.id(),
-                    plan.revision(),
-                    plan.role(),
-                    plan.farm(),
-                    opened.others(),
-                    engine.season().key(),
-                    new Same(engine.records())),
-                k -> pack(opened, season));
+        kept.get(
+            new Key(plans.stamp(slug, person), season),
+            k -> pack(plans.open(slug, person), season));
     ResponseEntity.BodyBuilder answer =
         ResponseEntity.ok()
             .contentType(MediaType.APPLICATION_JSON)

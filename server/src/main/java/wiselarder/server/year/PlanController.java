@@ -122,7 +122,7 @@ class PlanController {
           @Parameter(hidden = true)
           String encodings,
       @AuthenticationPrincipal Person person) {
-    return kept.of(plans.open(id, person), season, encodings.contains("gzip"));
+    return kept.of(id, person, season, encodings.contains("gzip"));
   }
 
   @PostMapping("/plans/{id}/edits")
