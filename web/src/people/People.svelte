@@ -193,6 +193,9 @@
   table {
     width: 100%;
   }
+  td .select {
+    min-width: 7rem;
+  }
   .roles {
     display: grid;
     grid-template-columns: auto 1fr;

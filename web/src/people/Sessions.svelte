@@ -71,7 +71,7 @@
   .quiet {
     font-size: 13px;
   }
-  .btn {
-    justify-self: start;
+  p {
+    margin: 0.75rem 0;
   }
 </style>

@@ -48,6 +48,28 @@ class RecordsTest {
     Hand.MOUSE.button(page, button);
   }
 
+  private static Page signedInElsewhere(String name) {
+    Page page = product.page(1280, 800);
+    page.navigate(product.url());
+    Hand.input(page, "E-mail address").fill(name + "@farm.example");
+    Hand.input(page, "Password").fill("clover and timothy");
+    Hand.MOUSE.button(page, "Sign in");
+    page.getByTestId("who").waitFor();
+    return page;
+  }
+
+  /** Where somebody is signed in is listed, and ended from here. */
+  private static void anotherSessionIsEnded(Page here, Page there) {
+    Locator sessions = here.getByTestId("sessions").locator("li");
+    assertThat(sessions).hasCount(2);
+    assertThat(sessions.filter(new Locator.FilterOptions().setHasText("this one"))).hasCount(1);
+    Hand.MOUSE.button(here, "Sign it out");
+    assertThat(sessions).hasCount(1);
+    there.reload();
+    assertThat(Hand.input(there, "Password")).isVisible();
+    there.context().close();
+  }
+
   @Test
   void aHelpersRecordSurvivesTheOwnersUndo() {
     Page ann = browser();
@@ -64,7 +86,9 @@ class RecordsTest {
     Hand.MOUSE.button(ann, "Save and see the year");
     ann.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What the plan does"))
         .waitFor();
+    Page elsewhere = signedInElsewhere("ann");
     Hand.MOUSE.link(ann, "People");
+    anotherSessionIsEnded(ann, elsewhere);
     Hand.input(ann, "Who").fill("Hal");
     Hand.input(ann, "As").selectOption("HELPER");
     Hand.MOUSE.button(ann, "Make a link");
