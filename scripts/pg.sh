@@ -1,6 +1,6 @@
 #!/usr/bin/env bash
 # A private PostgreSQL cluster on loopback. Works as root (drops to the postgres user) and as any user.
-#   scripts/pg.sh start|stop|status|password|version|version-of FILE|backup FILE|restore FILE|bring-back|forget-before|empty
+#   scripts/pg.sh start|stop|status|password|version|version-of FILE|backup FILE|restore FILE|bring-back|forget-before|archive FOLDER|rewind FOLDER TIME|undo-rewind FOLDER|forget-rewound|empty
 # PG_HOME: where the cluster lives; PG_PORT: its port; PG_THROWAWAY=1: no fsync, for tests only.
 set -euo pipefail
 home="${PG_HOME:?}"; data="$home/data"; log="$home/server.log"
@@ -50,6 +50,10 @@ start() {
   else
     options="$options -c fsync=on -c synchronous_commit=on -c full_page_writes=on"
   fi
+  if [ -s "$home/archive" ]; then
+    local to; to="$(cat "$home/archive")/wal"
+    options="$options -c archive_mode=on -c archive_timeout=60 -c archive_command='test ! -f \"$to/%f\" && cp \"%p\" \"$to/%f.part\" && mv \"$to/%f.part\" \"$to/%f\"'"
+  fi
   local try
   for try in 1 2 3; do
     ( cd / && "${as[@]}" "$bin/pg_ctl" -D "$data" -l "$log" -w -t 30 -s start -o "$options" ) \
@@ -95,6 +99,56 @@ bring_back() {
   sql -d postgres -c "alter database ${db}_before rename to $db"
 }
 forget_before() { sql -d postgres -c "drop database if exists ${db}_before with (force)"; }
+# Keeps every change of the database from now on beside a copy of it, so that it can be brought back as it was
+# at any moment since.
+archive() {
+  local to="$1"
+  case "$to" in *[\"\'\$\`\\]*) die "a folder whose name holds no quotes is needed" ;; esac
+  ( umask 077; mkdir -p "$to" ) || die "no right to write to $to"
+  [ ! -e "$to/base" ] || die "$to holds an archive already: give another folder"
+  [ "$(id -u)" != 0 ] || chown "$(stat -c %U "$data"):" "$to"
+  "${as[@]}" mkdir "$to/wal" || die "the database's user cannot write to $to"
+  stop; echo "$to" >"$home/archive"; start
+  "${as[@]}" env PGPASSWORD="$PGPASSWORD" "$bin/pg_basebackup" -h 127.0.0.1 -p "$port" -U "$user" -D "$to/base" -X none -c fast >"$home/archive.log" 2>&1 ||
+    { rm -f "$home/archive"; stop; start; cat "$home/archive.log" >&2; die "the copy could not be made"; }
+}
+# Everything up to now is in the archive when this returns.
+archived() {
+  local last; last="$(sql -d postgres -tAc 'select pg_walfile_name(pg_switch_wal())')"
+  local i
+  for i in $(seq 300); do
+    [ "$(sql -d postgres -tAc "select last_archived_wal >= '$last' from pg_stat_archiver")" = t ] && return 0
+    sleep 0.1
+  done
+  die "the archive does not take what is written: is there room?"
+}
+# The database as it was at a moment, in place of the present one, which is kept aside.
+rewind() {
+  local from="$1" when="$2"
+  [ -s "$from/base/PG_VERSION" ] && [ -d "$from/wal" ] || die "$from holds no archive: nothing was changed"
+  is_up && [ "$(cat "$home/archive" 2>/dev/null)" = "$from" ] && archived
+  stop
+  "${as[@]}" mv "$data" "$data.before"
+  "${as[@]}" cp -a "$from/base" "$data"
+  "${as[@]}" touch "$data/recovery.signal"
+  "${as[@]}" sh -c 'cat >>"$1/postgresql.auto.conf"' _ "$data" <<CONF
+restore_command = 'cp "$from/wal/%f" "%p"'
+recovery_target_time = '$when'
+recovery_target_action = 'promote'
+CONF
+  rm -f "$home/archive"   # what comes now is another history: it wants a new archive
+  ( start ) || { undo_rewind "$from"; die "the database could not be brought back to $when: nothing was changed"; }
+  local i
+  for i in $(seq 600); do
+    [ "$(sql -d postgres -tAc 'select pg_is_in_recovery()' 2>/dev/null)" = f ] && return 0
+    sleep 0.2
+  done
+  undo_rewind "$from"; die "the database could not be brought back to $when: nothing was changed"
+}
+undo_rewind() {
+  stop; "${as[@]}" rm -rf "$data"; "${as[@]}" mv "$data.before" "$data"; echo "$1" >"$home/archive"; start
+}
+forget_rewound() { "${as[@]}" rm -rf "$data.before"; }
 # Number of the last migration that the database has seen; 0 where it is empty.
 version() { sql -d "$db" -tAc "select coalesce(max(version::int), 0) from flyway_schema_history where success" 2>/dev/null || echo 0; }
 
@@ -107,9 +161,13 @@ case "${1:-}" in
   version)  version ;;
   backup)   backup "${2:?}" ;;
   restore)  restore "${2:?}" ;;
+  archive)       archive "${2:?}" ;;
+  rewind)        rewind "${2:?}" "${3:?}" ;;
+  undo-rewind)   undo_rewind "${2:?}" ;;
+  forget-rewound) forget_rewound ;;
   version-of)    version_of "${2:?}" ;;
   bring-back)    bring_back ;;
   forget-before) forget_before ;;
   empty)    empty ;;
-  *)        die "usage: pg.sh start|stop|status|password|version|version-of FILE|backup FILE|restore FILE|bring-back|forget-before|empty" ;;
+  *)        die "usage: pg.sh start|stop|status|password|version|version-of FILE|backup FILE|restore FILE|bring-back|forget-before|archive FOLDER|rewind FOLDER TIME|undo-rewind FOLDER|forget-rewound|empty" ;;
 esac

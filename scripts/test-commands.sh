@@ -8,7 +8,7 @@ free_port() { node -e 'const s=require("net").createServer();s.listen(0,"127.0.0
 root="$(mktemp -d /var/tmp/wise-larder-commands.XXXXXX)"; chmod 755 "$root"
 export LARDER_STATE="$root/state" LARDER_HOME="$root/home"
 LARDER_PORT="$(free_port)"; LARDER_PG_PORT="$(free_port)"; export LARDER_PORT LARDER_PG_PORT
-trap './larder stop >/dev/null 2>&1; [ -z "${nginx:-}" ] || kill $nginx 2>/dev/null; [ ! -d "${plain:-/none}" ] || as_user ./larder stop >/dev/null 2>&1; [ -z "${busy:-}" ] || kill $busy 2>/dev/null; rm -rf "$root"' EXIT
+trap './larder stop >/dev/null 2>&1; [ -z "${nginx:-}" ] || kill $nginx 2>/dev/null; [ -z "${second:-}" ] || kill $second 2>/dev/null; [ ! -d "${plain:-/none}" ] || as_user ./larder stop >/dev/null 2>&1; [ -z "${busy:-}" ] || kill $busy 2>/dev/null; rm -rf "$root"' EXIT
 url="http://127.0.0.1:$LARDER_PORT"
 passed=0
 ok() { passed=$((passed + 1)); echo "commands: ok, $1"; }
@@ -91,6 +91,19 @@ head -c 20000 "$root/all.dump" >"$root/torn.dump"
 refuses 'nothing was changed' restore --yes "$root/torn.dump"
 still_there "after a torn backup"; ok "a torn backup changes nothing, and it serves on"
 
+does archive "$root/archive"; still_there "after an archive was begun"
+[ "$(call POST /farms '{"name":"Later","climateId":"transition_humid","units":"METRIC","currency":"EUR","start":"2027-10-01"}')" = 200 ] || fail "a farm after the archive was begun"
+call GET /farms >/dev/null; cp "$root/answer" "$root/farms-then"
+then="$(sql "select to_char(clock_timestamp(), 'YYYY-MM-DD HH24:MI:SS.USOF')")"
+[ "$(call POST /farms '{"name":"Mistake","climateId":"transition_humid","units":"METRIC","currency":"EUR","start":"2027-10-01"}')" = 200 ] || fail "a farm to be undone"
+refuses 'is no time' rewind --yes "$root/archive" yesterdayish
+refuses 'holds no archive: nothing was changed' rewind --yes "$root/none" "$then"
+does rewind --yes "$root/archive" "$then"
+[ "$(sign_in 'clover and timothy')" = 200 ] || fail "signing in after the rewind"
+call GET /farms >/dev/null; cmp -s "$root/answer" "$root/farms-then" || fail "the farms of that moment, and none after it"
+cp "$root/farms-then" "$root/farms-before"
+ok "any moment since an archive was begun can be brought back"
+
 pg stop
 began=$(date +%s%N)
 [ "$(curl -s -m 3 -o "$root/answer" -w '%{http_code}' "$url/api/session")" = 503 ] || fail "a database that is down is told within three seconds"
@@ -141,8 +154,32 @@ if command -v nginx >/dev/null && command -v openssl >/dev/null; then
   grep -q 'sign-in refused: account [0-9a-f]* from 127.0.0.1' "$LARDER_HOME/log/app.log" || fail "the log names who guessed"
   [ "$(through -o /dev/null -w '%{http_code}' "http://127.0.0.1:$plain_http/" -H 'Host: farm.example')" = 301 ] || fail "plain HTTP is sent on"
   [ "$(curl -s -o /dev/null -w '%{http_code}' -H 'Host: evil.example' "$url/")" = 400 ] || fail "no other name is answered"
-  kill $nginx; wait $nginx 2>/dev/null || true; nginx=
   ok "behind nginx as docs/nginx.conf has it: TLS only, the real address counts"
+
+  second_port="$(free_port)"
+  LARDER_PORT="$second_port" ./larder serve --behind farm.example >"$root/second-said" 2>&1 & second=$!
+  sed -i "s|# server 127.0.0.1:8421|server 127.0.0.1:$second_port|" "$front/nginx.conf"; kill -HUP $nginx
+  for _ in $(seq 240); do curl -fsS -m 2 "http://127.0.0.1:$second_port/actuator/health/readiness" >/dev/null 2>&1 && break; sleep 0.25; done
+  # one session on both, and what is done on one is there on the other
+  for _ in $(seq 30); do   # the guesses above were from this very address
+    status="$(sign_in 'meadow fescue ley')"; [ "$status" = 200 ] && break; sleep 1
+  done
+  [ "$status" = 200 ] || fail "signing in beside a second process: $status"
+  [ "$(call POST /farms '{"name":"Both","climateId":"transition_humid","units":"METRIC","currency":"EUR","start":"2027-10-01"}')" = 200 ] || fail "a farm on the first process"
+  url="http://127.0.0.1:$second_port"
+  call GET /farms >/dev/null; grep -q '"Both"' "$root/answer" || fail "a farm made on one process is there on the other"
+  status="$(for i in $(seq 12); do call POST /people/password '{"old":"wrong","password":"white clover ley"}'; url="http://127.0.0.1:$([ $((i % 2)) = 0 ] && echo "$second_port" || echo "$LARDER_PORT")"; echo; done | tail -1)"
+  [ "$status" = 429 ] || fail "two processes count guesses together, not $status"
+  url="http://127.0.0.1:$LARDER_PORT"
+  # the first is killed, with what would start it again: whoever comes through nginx does not notice
+  kill -9 -- "-$(cat "$LARDER_STATE/app.pid")"
+  for i in $(seq 10); do
+    [ "$(through -o /dev/null -w '%{http_code}' -b "larder=$i" "$site/api/session")" = 200 ] || fail "one of two processes that is killed is not missed"
+  done
+  kill $second; wait $second 2>/dev/null || true; second=
+  kill $nginx; wait $nginx 2>/dev/null || true; nginx=
+  does up --behind farm.example
+  ok "two processes on one database: sessions, limits and changes are one; one that is killed is not missed"
 else
   echo "commands: not tried behind nginx, which is not installed"
 fi

@@ -22,6 +22,19 @@
     ...usualHere(navigator.language),
     start: firstOfMonth(),
   });
+  /** More farms than this are searched; as many are shown at once. */
+  const FEW = 12;
+  const SHOWN = 50;
+  let wanted = $state('');
+  const found = $derived(
+    signed.farms.filter((f) => f.name.toLowerCase().includes(wanted.trim().toLowerCase())),
+  );
+  const plansOf = $derived.by(() => {
+    const by: Record<string, typeof signed.plans> = {};
+    for (const p of signed.plans) (by[p.farm] ??= []).push(p);
+    return by;
+  });
+
   let sure = $state('');
   let wrong = $state('');
   const climates = $derived([
@@ -50,14 +63,25 @@
 <div class="page">
   <section aria-labelledby="farms-title">
     <h1 id="farms-title">{signed.who?.visitor ? 'Demo farms' : 'Your farms'}</h1>
-    {#each signed.farms as farm (farm.id)}
+    {#if signed.farms.length > FEW}
+      <div class="search">
+        <TextField label="Find a farm" value={wanted} oninput={(v) => (wanted = v)} />
+        <p class="quiet" role="status">
+          {found.length.toLocaleString('en-US')} of {signed.farms.length.toLocaleString('en-US')} farms{found.length >
+          SHOWN
+            ? `, the first ${SHOWN} shown`
+            : ''}
+        </p>
+      </div>
+    {/if}
+    {#each found.slice(0, SHOWN) as farm (farm.id)}
       <article class="panel">
         <div class="head">
           <h2>{farm.name}</h2>
           <span class="quiet">{farm.demo ? 'demo' : `you are ${ROLES[farm.role].one}`}</span>
         </div>
         <ul>
-          {#each signed.plans.filter((p) => p.farm === farm.id) as plan (plan.id)}
+          {#each plansOf[farm.id] ?? [] as plan (plan.id)}
             <li>
               <a class="open" href={`#/plan/${plan.id}`}
                 ><span class="visually-hidden">{farm.name}, </span>{plan.planName}</a
@@ -90,7 +114,9 @@
         {/if}
       </article>
     {:else}
-      <p class="panel none">No farm yet. Make one: it takes a name and a place.</p>
+      {#if signed.farms.length === 0}
+        <p class="panel none">No farm yet. Make one: it takes a name and a place.</p>
+      {/if}
     {/each}
     {#if open.catalogue && !signed.who?.visitor}<QuickHay />{/if}
   </section>
@@ -165,6 +191,10 @@
 </div>
 
 <style>
+  .search {
+    max-width: 26rem;
+    margin-bottom: 0.75rem;
+  }
   .page {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(min(100%, 24rem), 1fr));

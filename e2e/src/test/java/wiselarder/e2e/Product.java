@@ -75,6 +75,7 @@ final class Product implements AutoCloseable {
                 "--server.port=" + port,
                 "--logging.level.wiselarder.server.watch=warn",
                 "--larder.warm-up=false",
+                "--larder.longest-request=180s", // nothing goes by how busy the machine is
                 "--larder.laboratory.turnaround=1s",
                 "--spring.datasource.url=" + db + "?currentSchema=" + schema,
                 "--spring.flyway.schemas=" + schema,

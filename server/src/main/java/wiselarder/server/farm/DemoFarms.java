@@ -38,6 +38,7 @@ public class DemoFarms implements ApplicationRunner {
   @Override
   @Transactional
   public void run(ApplicationArguments args) {
+    farms.lockDemos(); // another process may start at the same time
     List<String> there = farms.demoSlugs();
     Person visitor = people.visitor();
     for (String name : NAMES) {

@@ -82,6 +82,13 @@ class FarmRepository {
     jdbc.sql("delete from farm where id = :id").param("id", farmId).update();
   }
 
+  /** Only one process at a time loads the demo farms. */
+  void lockDemos() {
+    jdbc.sql("select pg_advisory_xact_lock(hashtext(current_schema() || ' demo farms'))")
+        .query((rs, n) -> n)
+        .list();
+  }
+
   List<String> demoSlugs() {
     return jdbc.sql("select slug from farm where is_demo").query(String.class).list();
   }

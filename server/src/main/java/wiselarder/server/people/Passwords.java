@@ -69,7 +69,8 @@ class Passwords {
     if (length < LEAST_LENGTH || length > MOST_LENGTH) {
       throw new Refused(ServerReason.PASSWORD_LENGTH, "person.password", LEAST_LENGTH, MOST_LENGTH);
     }
-    List<String> known = List.of(email, email.replaceAll("@.*", ""), name, "wise", "larder");
+    List<String> known =
+        List.of(email, email.replaceAll("@.*", ""), name, "wiselarder", "wise larder");
     String rated = password.substring(0, Math.min(RATED, length));
     if (password.equalsIgnoreCase(email) || rating.measure(rated, known).getScore() < LEAST_SCORE) {
       throw new Refused(ServerReason.PASSWORD_WEAK, "person.password");

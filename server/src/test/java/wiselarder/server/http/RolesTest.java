@@ -2,7 +2,9 @@ package wiselarder.server.http;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.zaxxer.hikari.HikariDataSource;
 import java.nio.charset.StandardCharsets;
+import java.sql.SQLException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -10,6 +12,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import javax.sql.DataSource;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -145,6 +148,124 @@ class RolesTest {
 
   private static final RecordedWeather A_DAY =
       RecordedWeather.read("Yard", "date,tmin_c,tmax_c,rain_mm\n2019-09-01,8,20,4\n").weather();
+
+  /**
+   * With thousands of farms in the database every operation finds its rows by an index: no table
+   * that grows with the farms is read from end to end.
+   */
+  @Test
+  void everyOperationFindsItsRowsByAnIndex() throws SQLException {
+    thousandsOfFarms();
+    Cast cast = new Cast();
+    Http stranger = Http.stranger();
+    stranger.token();
+    Map<String, Long> before = readFromEndToEnd();
+    Map<String, List<String>> wrong = new TreeMap<>();
+    CALLS.forEach(
+        (operation, call) -> {
+          if (operation.contains("/session")
+              || operation.contains("/people/first")
+              || operation.startsWith("POST /api/invitations/")) {
+            // they would make somebody else of her, or look whether there is anybody at all, which
+            // ends
+            // at the first row
+            return;
+          }
+          Ground ground = new Ground(cast);
+          ground.call(operation, call, call.needs() == Needs.NOBODY ? stranger : cast.owner);
+        });
+    Map<String, Long> after = readFromEndToEnd();
+    after.forEach(
+        (table, times) -> {
+          if (times > before.get(table)) {
+            wrong
+                .computeIfAbsent(table, t -> new ArrayList<>())
+                .add("" + (times - before.get(table)));
+          }
+        });
+    assertThat(wrong).as("tables read from end to end, and how often").isEmpty();
+    App.resetDemo();
+  }
+
+  private static void thousandsOfFarms() {
+    for (String fill :
+        List.of(
+            "insert into person (email, name, password_hash) select 'p' || n || '@x', 'P', 'x' from generate_series(1, 4000) n",
+            "insert into farm (slug, name) select 'f' || n, 'F' from generate_series(1, 4000) n",
+            """
+            insert into farm_member (farm_id, person_id, role)
+            select f.id, p.id, 'OWNER' from farm f join person p on p.email = f.slug || '@x'
+            """
+                .replace("f.slug || '@x'", "'p' || substr(f.slug, 2) || '@x'"),
+            """
+            insert into plan (slug, farm_id, revision, content, content_version)
+            select f.slug || '-' || n, f.id, 1, '{}', 13 from farm f, generate_series(1, 3) n
+            where f.slug like 'f%'
+            """,
+            """
+            insert into plan_revision (plan_id, number, told, edits, content, content_version)
+            select id, n, '{}', '[]', '{}', 13 from plan, generate_series(1, 2) n where content = '{}'
+            """,
+            """
+            insert into farm_record (farm_id, id, command, happened_on, fact, who, device, written_at)
+            select f.id, 'r' || n, 'c' || n, '2027-10-01', '{"kind": "NOTE"}', '', '', now()
+            from farm f, generate_series(1, 5) n where f.slug like 'f%'
+            """,
+            """
+            insert into invitation (farm_id, role, name, token_hash, invited_by, expires_at)
+            select m.farm_id, 'READER', 'x', 'h' || m.farm_id, m.person_id, now() + interval '1 day'
+            from farm_member m
+            """,
+            """
+            insert into spring_session
+              (primary_id, session_id, creation_time, last_access_time, max_inactive_interval, expiry_time, principal_name)
+            select 'id' || n, 'id' || n, 0, 0, 1000000, 9999999999999, 'x' || n from generate_series(1, 4000) n
+            """,
+            "insert into known_device (token_hash, person_id) select 'h' || id, id from person",
+            "insert into guess_bucket (id, state) select 'x' || n, '' from generate_series(1, 4000) n",
+            "analyze")) {
+      App.jdbc().sql(fill).update();
+    }
+  }
+
+  /**
+   * How often each large table was read from end to end; what connections did is told as they end.
+   */
+  private static Map<String, Long> readFromEndToEnd() throws SQLException {
+    String now = App.jdbc().sql("select clock_timestamp()::text").query(String.class).single();
+    App.bean(DataSource.class)
+        .unwrap(HikariDataSource.class)
+        .getHikariPoolMXBean()
+        .softEvictConnections();
+    // all but this one, and the one that listens to changes and asks for nothing
+    while (App.jdbc()
+            .sql(
+                """
+                select count(*) from pg_stat_activity
+                where datname = current_database() and backend_type = 'client backend'
+                  and pid <> pg_backend_pid() and backend_start < :now::timestamptz
+                  and query not like 'listen %'
+                """)
+            .param("now", now)
+            .query(Integer.class)
+            .single()
+        > 0) {
+      Thread.onSpinWait();
+    }
+    Map<String, Long> times = new TreeMap<>();
+    App.jdbc()
+        .sql(
+            """
+            select relname, seq_scan from pg_stat_user_tables
+            where schemaname = current_schema() and n_live_tup > 1000
+            """)
+        .query(
+            rs -> {
+              times.put(rs.getString("relname"), rs.getLong("seq_scan"));
+            });
+    assertThat(times).hasSizeGreaterThan(7);
+    return times;
+  }
 
   /** A farm with an owner, a member, an open invitation and two plans. */
   private static final class Ground {
