@@ -11,7 +11,7 @@
   import { doubtText } from '../words/doubts';
   import MapIn from './MapIn.svelte';
   import SketchBoard from './SketchBoard.svelte';
-  import { OFF_NAMES } from './geometry';
+  import { OFF_NAMES, whole } from './geometry';
   import { Sketch, type Tool } from './sketch.svelte';
 
   const open = thePlan();
@@ -115,6 +115,7 @@
           <strong>{amount(m.netHa, 'area', open.system)}</strong>
           grow feed, {amount(m.aroundM, 'distance', open.system)} around.
         {:else if sketch.wrong}<span class="wrong">{sketch.wrong}</span>
+        {:else if whole(sketch.outline)}Being measured.
         {:else}Three corners make a field.{/if}
       </p>
       {#if sketch.changed}
