@@ -34,6 +34,7 @@
     '/plan/:id/market': later(() => import('./prices/Market.svelte')),
     '/plan/:id/seasons': later(() => import('./seasons/Seasons.svelte')),
     '/plan/:id/jobs': later(() => import('./jobs/Jobs.svelte')),
+    '/plan/:id/walk': later(() => import('./walk/WalkScreen.svelte')),
     '/plan/:id/papers': later(() => import('./papers/Papers.svelte')),
     '/plan/:id/changes': later(() => import('./history/Changes.svelte')),
     '/plan/:id/people': later(() => import('./people/People.svelte')),
@@ -44,6 +45,11 @@
   const narrow = new MediaQuery('max-width: 760px');
   const token = $derived(/^\/invited\/([\w-]+)$/.exec(router.location)?.[1] ?? null);
   const planId = $derived(/^\/plan\/([a-z0-9-]+)/.exec(router.location)?.[1] ?? null);
+  /** Whoever has many farms comes in by how they stand. */
+  const MANY = 12;
+  const morning = $derived(
+    router.location === '/morning' || (router.location === '/' && signed.farms.total > MANY),
+  );
   const reader = new KeyReader();
   let keysShown = $state(false);
 
@@ -99,6 +105,8 @@
         {#await import('./farm/QuickHay.svelte') then { default: QuickHay }}<QuickHay />{/await}
       {/if}
     </SignIn>
+  {:else if !planId && morning}
+    {#await import('./morning/Morning.svelte') then { default: Morning }}<Morning />{/await}
   {:else if !planId}
     {#await import('./farm/Farms.svelte') then { default: Farms }}<Farms />{/await}
   {:else if open.view?.id === planId && open.catalogue}

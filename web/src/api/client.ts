@@ -58,6 +58,14 @@ export type MapPreview = Schemas['MapPreview'];
 export type LetGrow = Schemas['LetGrowView'];
 export type Fitting = Schemas['FittingView'];
 export type Readings = Schemas['Readings'];
+export type Walk = Schemas['WalkView'];
+export type FieldToWalk = Schemas['FieldToWalk'];
+export type WalkAnswer = Schemas['Answer'];
+export type FeedAhead = Schemas['FeedAhead'];
+export type SwardSign = Schemas['SignView'];
+export type YoungRule = Schemas['YoungView'];
+export type ReadingLine = Schemas['ReadingLine'];
+export type CoverSeen = Extract<Fact, { kind: 'COVER_SEEN' }>;
 export type Cover = Schemas['CoverMeasure'];
 export type LightPass = Schemas['LightPass'];
 export type OwnForage = Schemas['OwnForage'];
@@ -99,6 +107,11 @@ export type Catalogue = Schemas['CatalogueView'];
 export type PlanRow = Schemas['Row'];
 export type Session = Schemas['Session'];
 export type FarmRow = Schemas['Known'];
+export type FoundFarms = Schemas['Found'];
+export type FarmMorning = Schemas['FarmMorning'];
+export type Verdict = NonNullable<FarmMorning['verdict']>;
+export type MorningPage = Schemas['MorningPage'];
+export type MorningProgress = Schemas['Progress'];
 export type Role = Schemas['Known']['role'];
 export type Revision = Schemas['Revision'];
 export type Circle = Schemas['Circle'];
@@ -246,7 +259,10 @@ export function apiIn(looking: { season: string }) {
       post<Session>(`/invitations/${token}`, { name, email, password }),
     acceptAsMe: (token: string) => post<Session>(`/invitations/${token}/mine`),
 
-    farms: () => get<FarmRow[]>('/farms'),
+    farms: (find = '') => get<FoundFarms>(`/farms?${query({ find })}`),
+    plansOf: (farm: string) => get<PlanRow[]>(`/farms/${farm}/plans`),
+    mornings: (asked: Record<string, string>) => get<MorningPage>(`/mornings?${query(asked)}`),
+    bringMorningsUpToDate: () => post<MorningProgress>('/mornings'),
     makeFarm: (farm: NewFarm) => post<{ farm: string; plan: string }>('/farms', farm),
     removeFarm: (farm: string) => remove(`/farms/${farm}`),
     people: (farm: string) => get<Circle>(`/farms/${farm}/people`),
@@ -256,7 +272,6 @@ export function apiIn(looking: { season: string }) {
     setRole: (farm: string, id: number, role: Role) => put(`/farms/${farm}/people/${id}`, { role }),
     removeMember: (farm: string, id: number) => remove(`/farms/${farm}/people/${id}`),
 
-    plans: () => get<PlanRow[]>('/plans'),
     plan: (id: string) => get<PlanView>(inSeason(`/plans/${id}`)),
     catalogue: () => get<Catalogue>('/catalogue'),
     edit: (id: string, request: EditRequest) =>
@@ -379,6 +394,11 @@ export function apiIn(looking: { season: string }) {
           `/plans/${id}/shelves?${query({ measure, ...(groupId ? { groupId } : {}), ...(block ? { block } : {}) })}`,
         ),
       ),
+    /** A round over the fields on a day, what a reading there would mean, and those so far. */
+    walk: (id: string, on: string) => get<Walk>(`/plans/${id}/walk?${query({ on })}`),
+    walkAnswer: (id: string, on: string, reading: CoverSeen) =>
+      post<WalkAnswer>(`/plans/${id}/walk/answer`, { on, reading }),
+    readings: (id: string) => get<ReadingLine[]>(`/plans/${id}/walk/readings`),
     outlook: (id: string) => get<Outlook>(inSeason(`/plans/${id}/outlook`)),
     supplement: (id: string) => get<Supplement[]>(inSeason(`/plans/${id}/supplement`)),
     selling: (id: string, on: string) =>

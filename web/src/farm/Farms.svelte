@@ -22,18 +22,15 @@
     ...usualHere(navigator.language),
     start: firstOfMonth(),
   });
-  /** More farms than this are searched; as many are shown at once. */
+  /** More farms than this are searched. */
   const FEW = 12;
-  const SHOWN = 50;
-  let wanted = $state('');
-  const found = $derived(
-    signed.farms.filter((f) => f.name.toLowerCase().includes(wanted.trim().toLowerCase())),
-  );
-  const plansOf = $derived.by(() => {
-    const by: Record<string, typeof signed.plans> = {};
-    for (const p of signed.plans) (by[p.farm] ??= []).push(p);
-    return by;
-  });
+  const farms = $derived(signed.farms);
+  const lookFor = (find: string) =>
+    void signed
+      .attempt(() => signed.lookFor(find))
+      .then((done) => {
+        wrong = done ? '' : signed.error;
+      });
 
   let sure = $state('');
   let wrong = $state('');
@@ -63,25 +60,28 @@
 <div class="page">
   <section aria-labelledby="farms-title">
     <h1 id="farms-title">{signed.who?.visitor ? 'Demo farms' : 'Your farms'}</h1>
-    {#if signed.farms.length > FEW}
+    {#if farms.total > 1}
+      <p class="morning"><a href="#/morning">How all of them stand this morning</a></p>
+    {/if}
+    {#if farms.total > FEW}
       <div class="search">
-        <TextField label="Find a farm" value={wanted} oninput={(v) => (wanted = v)} />
+        <TextField label="Find a farm" value={signed.find} oninput={lookFor} />
         <p class="quiet" role="status">
-          {found.length.toLocaleString('en-US')} of {signed.farms.length.toLocaleString('en-US')} farms{found.length >
-          SHOWN
-            ? `, the first ${SHOWN} shown`
+          {farms.found.toLocaleString('en-US')} of {farms.total.toLocaleString('en-US')} farms{farms.found >
+          farms.farms.length
+            ? `, the first ${farms.farms.length} shown`
             : ''}
         </p>
       </div>
     {/if}
-    {#each found.slice(0, SHOWN) as farm (farm.id)}
+    {#each farms.farms as farm (farm.id)}
       <article class="panel">
         <div class="head">
           <h2>{farm.name}</h2>
           <span class="quiet">{farm.demo ? 'demo' : `you are ${ROLES[farm.role].one}`}</span>
         </div>
         <ul>
-          {#each plansOf[farm.id] ?? [] as plan (plan.id)}
+          {#each farm.plans as plan (plan.id)}
             <li>
               <a class="open" href={`#/plan/${plan.id}`}
                 ><span class="visually-hidden">{farm.name}, </span>{plan.planName}</a
@@ -114,7 +114,7 @@
         {/if}
       </article>
     {:else}
-      {#if signed.farms.length === 0}
+      {#if farms.total === 0}
         <p class="panel none">No farm yet. Make one: it takes a name and a place.</p>
       {/if}
     {/each}
@@ -191,6 +191,15 @@
 </div>
 
 <style>
+  .morning {
+    margin-bottom: 0.75rem;
+  }
+  .morning a {
+    display: inline-block;
+    padding: 0.4rem 0;
+    font-weight: 600;
+    color: var(--cobalt);
+  }
   .search {
     max-width: 26rem;
     margin-bottom: 0.75rem;

@@ -7,7 +7,7 @@
 
   const open = thePlan();
 
-  const mine = $derived(signed.plans.filter((p) => p.farm === open.view!.farmId));
+  const mine = $derived(signed.plans);
   const owner = $derived(open.view!.role === 'OWNER');
   let name = $state('');
   let sure = $state('');
@@ -27,8 +27,7 @@
       await signed.refresh();
       sure = '';
       if (id === open.view!.id) {
-        const next = signed.plans.find((p) => p.farm === open.view!.farmId)!;
-        await push(`/plan/${next.id}`);
+        await push(`/plan/${signed.plans[0].id}`);
       }
     });
     if (!done) open.error = signed.error;

@@ -36,6 +36,10 @@ describe('a sketch map', () => {
       expect(xOf(view, p)).toBeLessThanOrEqual(600);
     }
   });
+  it('that has no width yet, or none any more, is drawn without a fault', () => {
+    expect(pathOf(fit(frameOf(square), 0, 400), square, true)).not.toContain('NaN');
+    expect(xOf(fit(frameOf([]), 0, 0), square[1])).not.toBeNaN();
+  });
   it('finds the point under a pixel again, on the grid', () => {
     const p = { eastM: 135, northM: 45 };
     expect(pointAt(view, xOf(view, p) + 0.3, yOf(view, p) - 0.3, 5)).toEqual(p);

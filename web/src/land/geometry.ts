@@ -42,9 +42,15 @@ export function frameOf(points: Point[], share = 0.06): Frame {
   };
 }
 
+const NO_SCALE = 1e-6;
+
 /** A view that shows the whole frame in the middle of width by height. */
 export function fit(frame: Frame, width: number, height: number): MapView {
-  const scale = Math.min(width / (frame.east - frame.west), height / (frame.north - frame.south));
+  // a screen that is just going has no width
+  const scale = Math.max(
+    NO_SCALE,
+    Math.min(width / (frame.east - frame.west), height / (frame.north - frame.south)),
+  );
   return {
     width,
     height,

@@ -1,11 +1,23 @@
-import { api, Refusal, signedOut, type FarmRow, type PlanRow, type Session } from '../api/client';
+import {
+  api,
+  Refusal,
+  signedOut,
+  type FoundFarms,
+  type PlanRow,
+  type Session,
+} from '../api/client';
 import { problemText } from '../words/refusals';
 
 /** Who is signed in, and what they may see. */
 class Signed {
   state = $state<Session | null>(null);
-  farms = $state<FarmRow[]>([]);
-  plans = $state<PlanRow[]>([]);
+  /** The first farms of those that are looked for. */
+  farms = $state.raw<FoundFarms>({ farms: [], found: 0, total: 0 });
+  /** What they are looked for by. */
+  find = $state('');
+  /** The plans of the farm that is open. */
+  plans = $state.raw<PlanRow[]>([]);
+  private farm = '';
   error = $state('');
 
   get who() {
@@ -23,18 +35,46 @@ class Signed {
   /** Takes a session over and loads what belongs to it. */
   async begin(state: Session) {
     this.error = '';
-    if (state.who) await this.refresh();
+    if (state.who) {
+      this.find = '';
+      await this.refresh();
+    }
     this.state = state;
   }
 
+  /** What belongs to the person, as it is now. */
   async refresh() {
-    const [farms, plans] = await Promise.all([api.farms(), api.plans()]);
-    this.farms = farms;
+    const find = this.find;
+    const [farms, plans] = await Promise.all([
+      api.farms(find),
+      this.farm ? api.plansOf(this.farm).catch(gone) : [],
+    ]);
+    if (find === this.find) this.farms = farms;
     this.plans = plans;
+  }
+
+  /** Looks for farms by a part of their name; the answer to what was typed last counts. */
+  async lookFor(find: string) {
+    this.find = find;
+    const farms = await api.farms(find);
+    if (find === this.find) this.farms = farms;
+  }
+
+  /** A farm is open: its plans are wanted. */
+  async opened(farm: string) {
+    if (farm === this.farm) return;
+    this.farm = farm;
+    const plans = farm ? await api.plansOf(farm).catch(gone) : [];
+    if (farm === this.farm) this.plans = plans;
   }
 
   async signOut() {
     await this.begin(await api.signOut());
+  }
+
+  /** Why something went wrong. */
+  explain(e: unknown): string {
+    return explained(e);
   }
 
   /** Does something and says what went wrong; true when nothing did. */
@@ -48,6 +88,12 @@ class Signed {
       return false;
     }
   }
+}
+
+/** The farm that was open may be gone, or be no longer theirs. */
+function gone(e: unknown): PlanRow[] {
+  if (e instanceof Refusal) return [];
+  throw e;
 }
 
 /** Nothing about people and farms is said in units. */

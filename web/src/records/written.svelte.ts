@@ -4,12 +4,12 @@ import { thePlan } from '../plan/context';
 type Kind = Fact['kind'];
 type Line<K extends Kind> = Omit<RecordLine, 'fact'> & { fact: Extract<Fact, { kind: K }> };
 
-/** What was written down about one lot or group, the newest first. To be made by a component. */
+/** What was written down about one lot, group or field, or all, the newest first. To be made by a component. */
 export class Written {
   private lines = $state<RecordLine[]>([]);
 
   /** Looks again whenever another thing is meant or the plan's view was renewed. */
-  constructor(about: () => string) {
+  constructor(about: () => string | null) {
     const open = thePlan();
     $effect(() => {
       const view = open.view;

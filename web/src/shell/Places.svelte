@@ -1,7 +1,7 @@
 <script lang="ts">
   import CalendarRange from '@lucide/svelte/icons/calendar-range';
   import Ellipsis from '@lucide/svelte/icons/ellipsis';
-  import Sprout from '@lucide/svelte/icons/sprout';
+  import Footprints from '@lucide/svelte/icons/footprints';
   import ListChecks from '@lucide/svelte/icons/list-checks';
   import Warehouse from '@lucide/svelte/icons/warehouse';
   import { router } from 'svelte-spa-router';
@@ -10,7 +10,7 @@
 
   let { base, narrow }: { base: string; narrow: boolean } = $props();
 
-  const ICONS = [CalendarRange, ListChecks, Sprout, Warehouse];
+  const ICONS = [CalendarRange, ListChecks, Footprints, Warehouse];
   const more = $derived(
     leading(
       PLACES.filter((p) => !THUMBS.some((t) => t.path === p.path)),

@@ -14,6 +14,11 @@
 
   let { onkeys, narrow }: { onkeys: () => void; narrow: boolean } = $props();
 
+  $effect(() => {
+    const farm = open.view?.farmId ?? '';
+    void signed.attempt(() => signed.opened(farm));
+  });
+
   /** By the address: the plan before it still stands here while the next one is opened. */
   const base = $derived(/^\/plan\/[a-z0-9-]+/.exec(router.location)?.[0] ?? '');
   const units = $derived(
@@ -23,7 +28,7 @@
   );
   const leave = $derived(signed.who?.visitor ? 'Leave the demo' : 'Sign out');
   const offers = $derived.by((): Offer[] => {
-    const plans = signed.plans.filter((p) => p.farm === open.view?.farmId);
+    const plans = open.view ? signed.plans : [];
     return [
       ...leading(ASIDE, base, router.location),
       ...plans.map((p, i) => ({
@@ -34,6 +39,9 @@
         apart: i === 0,
       })),
       { id: 'farms', name: 'All farms', href: '#/', apart: true },
+      ...(signed.farms.total > 1
+        ? [{ id: 'morning', name: 'This morning, all farms', href: '#/morning' }]
+        : []),
       ...(narrow
         ? [
             { id: 'units', name: units.said.split('. ')[1], apart: true },

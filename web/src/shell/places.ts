@@ -9,6 +9,7 @@ export const PLACES: { path: string; name: string }[] = [
   { path: '/gaps', name: 'Gaps' },
   { path: '/seasons', name: 'Seasons' },
   { path: '/jobs', name: 'Jobs' },
+  { path: '/walk', name: 'Walk' },
   { path: '/papers', name: 'Papers' },
 ];
 
@@ -16,7 +17,7 @@ export const PLACES: { path: string; name: string }[] = [
 export const THUMBS: { path: string; name: string }[] = [
   { path: '', name: 'Year' },
   { path: '/jobs', name: 'Today' },
-  { path: '/land', name: 'Land' },
+  { path: '/walk', name: 'Walk' },
   { path: '/store', name: 'Store' },
 ];
 

@@ -140,6 +140,8 @@ const STATED_NAMES: Record<StatedName, string> = {
   'condition.score': 'Condition score',
   'stand.monthlyKgPerHaDay': 'Monthly growth',
   'measured.heightCm': 'Height',
+  'seen.coverKgPerHa': 'Cover',
+  'seen.deadShare': 'Dead share',
   'plate.reading': 'Reading of the plate',
   'plate.perUnitKg': "The plate's line: for each unit",
   'plate.baseKg': 'and on top',
@@ -159,6 +161,10 @@ const STATED_NAMES: Record<StatedName, string> = {
 /** Dates, choices and whole things, which are refused too. */
 const OTHER_NAMES: Record<string, string> = {
   'alsoIn.plan': 'Also in',
+  'walk.on': 'Walked on',
+  'seen.heightsCm': 'Heights',
+  'seen.plate': 'Readings of the plate',
+  'seen.clips': 'Frames',
   'farm.plans': 'Plans of a farm',
   'farm.members': 'People of a farm',
   'farm.invitations': 'Open invitations',

@@ -24,6 +24,21 @@ class ArchitectureTest {
   private static final Map<String, Set<String>> ALLOWED =
       Map.ofEntries(
           Map.entry("reference", Set.of()),
+          Map.entry(
+              "walk",
+              Set.of(
+                  "balance",
+                  "calendar",
+                  "day",
+                  "engine",
+                  "forage",
+                  "gap",
+                  "land",
+                  "plan",
+                  "quantity",
+                  "records",
+                  "resolved",
+                  "weather")),
           Map.entry("quantity", Set.of()),
           Map.entry("calendar", Set.of("quantity")),
           Map.entry("weather", Set.of("quantity", "calendar", "reference")),
@@ -32,7 +47,7 @@ class ArchitectureTest {
           Map.entry("herd", Set.of("quantity", "calendar", "reference", "weather")),
           Map.entry("store", Set.of("quantity", "reference")),
           Map.entry("price", Set.of("quantity", "reference")),
-          Map.entry("records", Set.of("quantity", "weather", "herd", "store")),
+          Map.entry("records", Set.of("quantity", "weather", "forage", "land", "herd", "store")),
           Map.entry(
               "plan",
               Set.of(
@@ -152,6 +167,9 @@ class ArchitectureTest {
                   "resolved",
                   "store",
                   "weather")),
+          Map.entry(
+              "morning",
+              Set.of("engine", "records", "jobs", "seasons", "gap", "calendar", "balance", "plan")),
           Map.entry(
               "jobs",
               Set.of(

@@ -24,6 +24,7 @@ import wiselarder.core.plan.Plan;
 import wiselarder.core.plan.Purchase;
 import wiselarder.core.plan.Scenario;
 import wiselarder.core.plan.Sowing;
+import wiselarder.core.records.CoverSeen;
 import wiselarder.core.records.Fact;
 import wiselarder.core.records.FarmRecord;
 import wiselarder.core.records.FarmRecords;
@@ -143,6 +144,26 @@ public final class Farms {
   }
 
   /** What was written down, in this order, as r0, r1 and so on. */
+  /** A cover as somebody judged it by eye. */
+  public static CoverSeen cover(
+      String field, String forage, Double kgPerHa, Double deadShare, CoverSeen.SignSeen... signs) {
+    return new CoverSeen(
+        field,
+        forage,
+        CoverSeen.Way.EYE,
+        null,
+        null,
+        null,
+        null,
+        null,
+        null,
+        null,
+        kgPerHa,
+        deadShare,
+        List.of(signs),
+        "");
+  }
+
   public static FarmRecords written(FarmRecord... records) {
     List<FarmRecord> all = new ArrayList<>();
     for (FarmRecord r : records) {

@@ -42,7 +42,7 @@ class AccessTest {
    * charts have drawn themselves for the new width: that takes some frames.
    */
   @SuppressWarnings("unchecked")
-  private static List<String> offTheSide(Page page) {
+  static List<String> offTheSide(Page page) {
     return (List<String>)
         page.evaluate(
             """
@@ -102,6 +102,7 @@ class AccessTest {
         "/gaps",
         "/seasons",
         "/jobs",
+        "/walk",
         "/forages",
         "/prices",
         "/market",

@@ -102,7 +102,7 @@ enum Hand {
 
   /** What stands in the farm's menu and not among the tabs. */
   private static final List<String> ASIDE =
-      List.of("Farm", "Forages", "Changes", "People", "All farms");
+      List.of("Farm", "Forages", "Changes", "People", "All farms", "This morning, all farms");
 
   private void farmsMenu(Page page, String name) {
     press(
@@ -181,9 +181,15 @@ enum Hand {
       press(tab);
       return;
     }
-    reach(page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setSelected(true)));
+    Locator open = page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setSelected(true));
+    reach(open);
     for (int i = 0; i < MOST_STOPS && !"true".equals(tab.getAttribute("aria-selected")); i++) {
+      String before = open.innerText();
       page.keyboard().press("ArrowRight");
+      // a slow machine shows the next side a moment later
+      com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat(open)
+          .not()
+          .hasText(before);
     }
   }
 

@@ -26,14 +26,16 @@ import wiselarder.server.people.Attempts;
 /** The running product on a free port with a schema of its own, and a browser to use it with. */
 final class Product implements AutoCloseable {
   private final String schema;
+  private final String role;
   private final Playwright playwright;
   private final Browser browser;
   private ConfigurableApplicationContext context;
   private String visitorState;
   private final Set<String> complaints = new LinkedHashSet<>();
 
-  private Product(String schema) {
+  private Product(String schema, String role) {
     this.schema = schema;
+    this.role = role;
     playwright =
         Playwright.create(
             new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
@@ -60,7 +62,12 @@ final class Product implements AutoCloseable {
 
   /** Starts the product on an empty database, so that it loads the demo farm. */
   static Product fresh(String schema) {
-    return new Product(schema);
+    return new Product(schema, "web");
+  }
+
+  /** As {@link #fresh}, and it reckons aside how farms stand. */
+  static Product working(String schema) {
+    return new Product(schema, "both");
   }
 
   private void start() {
@@ -75,6 +82,7 @@ final class Product implements AutoCloseable {
                 "--server.port=" + port,
                 "--logging.level.wiselarder.server.watch=warn",
                 "--larder.warm-up=false",
+                "--larder.role=" + role,
                 "--larder.longest-request=180s", // nothing goes by how busy the machine is
                 "--larder.laboratory.turnaround=1s",
                 "--spring.datasource.url=" + db + "?currentSchema=" + schema,

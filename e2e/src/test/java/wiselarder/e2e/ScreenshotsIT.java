@@ -7,7 +7,6 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ScreenshotAnimations;
 import java.nio.file.Path;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** Takes docs/screenshots from the demo farm; run by {@code ./larder shots}, not by the tests. */
@@ -16,7 +15,7 @@ class ScreenshotsIT {
 
   @Test
   void takesOnePictureOfEachView() {
-    try (Product product = Product.fresh("shots")) {
+    try (Product product = Product.working("shots")) {
       product.resetDemo();
       Page page = product.visitorPage(1280, 800);
       page.navigate(product.demo());
@@ -42,9 +41,6 @@ class ScreenshotsIT {
             .waitFor();
         shoot(page, screen.toLowerCase(java.util.Locale.ROOT), false);
       }
-      page.navigate(product.demo() + "?view=stocking");
-      page.getByTestId("stocking").waitFor();
-      shoot(page, "year-stocking", false);
       page.navigate(product.demo() + "/land/draw");
       page.getByTestId("map-measured").getByText("grow feed").waitFor();
       shoot(page, "map", false);
@@ -80,16 +76,21 @@ class ScreenshotsIT {
       Hand.MOUSE.button(stranger, "Make a link");
       stranger.getByLabel("Invitation link").waitFor();
       shoot(stranger, "people", false);
-      page.navigate(product.url() + "/#/plan/campo-garza-mora");
-      page.getByRole(
-              AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Campo Garza")))
-          .waitFor();
-      page.getByTestId("shelves").waitFor();
-      shoot(page, "year-metric", false);
+      page.navigate(product.url() + "/#/morning");
+      Hand.MOUSE.button(page, "Bring up to date");
+      page.getByText("all as they stand this morning").waitFor();
+      shoot(page, "morning", false);
       Page phone = product.visitorPage(390, 844);
       phone.navigate(product.demo());
       phone.getByTestId("shelves").waitFor();
       shoot(phone, "year-phone", false);
+      phone.navigate(product.demo() + "/walk");
+      Hand.input(phone, "Walked on").fill("2028-04-20");
+      phone.getByText("Church Field").first().click();
+      Hand.input(phone, "Height, in").fill("4");
+      phone.getByTestId("walk-answer").waitFor();
+      phone.evaluate("() => scrollTo(0, 0)");
+      shoot(phone, "walk-phone", false);
     }
   }
 

@@ -27,6 +27,7 @@ public final class App {
                   "--server.port=0",
                   "--logging.level.wiselarder.server.watch=warn",
                   "--larder.warm-up=false",
+                  "--larder.role=web", // tests say when farms are reckoned
                   "--larder.longest-request=180s", // nothing goes by how busy the machine is
                   "--larder.slow-body-grace=1s",
                   "--server.tomcat.connection-timeout=3s",

@@ -41,7 +41,12 @@ class ArchitectureTest {
           Map.entry("closing", Set.of("problem", "farm", "file", "people", "plan", "weather")),
           Map.entry("seasons", Set.of("closing", "people", "plan", "weather")),
           Map.entry("jobs", Set.of("problem", "http", "people", "plan", "weather")),
+          Map.entry("work", Set.of("problem")),
+          Map.entry(
+              "morning",
+              Set.of("work", "people", "plan", "records", "jobs", "json", "http", "file", "lists")),
           Map.entry("live", Set.of("people", "plan")),
+          Map.entry("walk", Set.of("people", "plan", "year", "http", "file", "lists")),
           Map.entry("herd", Set.of("people", "plan", "year")),
           Map.entry("store", Set.of("problem", "people", "plan", "year")),
           Map.entry("land", Set.of("problem", "file", "http", "lists", "people", "plan", "year")),

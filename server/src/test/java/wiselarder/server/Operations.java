@@ -94,8 +94,10 @@ public final class Operations {
     CALLS.put("DELETE /api/sessions", bare(Needs.SIGN_IN));
     CALLS.put("DELETE /api/sessions/{session}", bare(Needs.SIGN_IN));
     CALLS.put("GET /api/catalogue", bare(Needs.NOBODY));
-    CALLS.put("GET /api/plans", bare(Needs.SIGN_IN));
     CALLS.put("GET /api/farms", bare(Needs.SIGN_IN));
+    CALLS.put("GET /api/mornings", bare(Needs.SIGN_IN));
+    CALLS.put("POST /api/mornings", json(Needs.SIGN_IN, "{}"));
+    CALLS.put("GET /api/mornings/file", bare(Needs.SIGN_IN));
     CALLS.put(
         "POST /api/farms",
         json(
@@ -108,6 +110,7 @@ public final class Operations {
     CALLS.put("GET /api/farms/{farm}/file", bare(Needs.READER));
     CALLS.put("POST /api/farms/{farm}/file", json(Needs.PLANNER, FILE));
     CALLS.put("DELETE /api/farms/{farm}", bare(Needs.OWNER));
+    CALLS.put("GET /api/farms/{farm}/plans", bare(Needs.READER));
     CALLS.put("GET /api/farms/{farm}/people", bare(Needs.READER));
     CALLS.put(
         "POST /api/farms/{farm}/invitations",
@@ -218,6 +221,16 @@ public final class Operations {
              "sampledOn": "2027-09-10"}"""));
     CALLS.put(
         "POST /api/plans/{id}/samples/{sample}/take", json(Needs.HELPER, "{\"device\": \"\"}"));
+    CALLS.put("GET /api/plans/{id}/walk", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/walk/readings", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/walk/readings/file", bare(Needs.READER));
+    CALLS.put(
+        "POST /api/plans/{id}/walk/answer",
+        json(
+            Needs.READER,
+            """
+            {"on": "2027-12-01", "reading": {"kind": "COVER_SEEN", "fieldId": "home-bottom",
+             "forageId": "tall_fescue_novel", "way": "EYE", "coverKgPerHa": 1500}}"""));
     CALLS.put("GET /api/plans/{id}/records", bare(Needs.READER));
     CALLS.put(
         "POST /api/plans/{id}/records",

@@ -3,6 +3,7 @@ package wiselarder.core.balance;
 import java.util.List;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.day.DayBook;
+import wiselarder.core.day.Reading;
 import wiselarder.core.day.Shelf;
 import wiselarder.core.day.SowingYear;
 import wiselarder.core.day.YearSimulator;
@@ -50,6 +51,16 @@ public final class YearBalance {
   /** As {@link #from} and {@link #farmOnly} at once. */
   public static YearBalance farmOnlyFrom(ResolvedPlan plan, YearBalance like, int sameUntil) {
     return new YearBalance(YearSimulator.runLeanFrom(plan, like.book, sameUntil));
+  }
+
+  /** As {@link YearSimulator#runLeanAfter}: in other weather from about a day on. */
+  public static YearBalance farmOnlyAfter(ResolvedPlan plan, YearBalance before, int day) {
+    return new YearBalance(YearSimulator.runLeanAfter(plan, before.book, day));
+  }
+
+  /** The morning on which the weather turns in {@link #farmOnlyAfter}, no later than the day. */
+  public int turnsOn(int day) {
+    return YearSimulator.turnsOn(book, day);
   }
 
   public ResolvedPlan resolved() {
@@ -425,6 +436,16 @@ public final class YearBalance {
     return count;
   }
 
+  /** Covers that were measured, as the days came to them. */
+  public List<Reading> readings() {
+    return java.util.Collections.unmodifiableList(book.readings);
+  }
+
+  /** What growth of a day was multiplied by, as readings have the season run; 1 without any. */
+  public double paceShare(int day) {
+    return book.paceShare[day];
+  }
+
   /** Where every kilogram came from and went, kg DM over the plan. */
   public MassBalance massBalance() {
     return new MassBalance(
@@ -433,6 +454,7 @@ public final class YearBalance {
         book.totals.grownKg,
         book.totals.boughtKg,
         book.totals.countedKg,
+        book.totals.seenKg,
         book.totals.eatenKg,
         book.totals.trampledKg,
         book.totals.harvestLossKg,
@@ -452,6 +474,7 @@ public final class YearBalance {
    * One account of the whole plan: everything in, everything out, kg DM.
    *
    * @param countedKg found by counting beyond what the plan supposed; below zero: missing
+   * @param seenKg the same of readings of covers
    */
   public record MassBalance(
       double openingKg,
@@ -459,6 +482,7 @@ public final class YearBalance {
       double grownKg,
       double boughtKg,
       double countedKg,
+      double seenKg,
       double eatenKg,
       double trampledKg,
       double harvestLossKg,
@@ -469,7 +493,7 @@ public final class YearBalance {
       double closingKg) {
 
     public double inKg() {
-      return openingKg + arrivedKg + grownKg + boughtKg + countedKg;
+      return openingKg + arrivedKg + grownKg + boughtKg + countedKg + seenKg;
     }
 
     public double outKg() {

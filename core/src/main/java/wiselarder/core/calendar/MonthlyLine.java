@@ -41,19 +41,24 @@ public final class MonthlyLine {
 
   /** Mean of the line over one day. */
   public double on(LocalDate date) {
-    int m = date.getMonthValue() - 1;
-    double length = date.lengthOfMonth();
-    double from = (date.getDayOfMonth() - 1) / length;
-    double to = date.getDayOfMonth() / length;
-    return (integral(m, to) - integral(m, from)) * length;
+    return on(date.getMonthValue() - 1, date.getDayOfMonth(), date.lengthOfMonth());
+  }
+
+  private double on(int month, int day, double length) {
+    double from = (day - 1) / length;
+    double to = day / length;
+    return (integral(month, to) - integral(month, from)) * length;
   }
 
   /** Mean of the line over each day from {@code start} on. */
   public double[] daily(LocalDate start, int days) {
     double[] daily = new double[days];
     LocalDate date = start;
-    for (int d = 0; d < days; d++, date = date.plusDays(1)) {
-      daily[d] = on(date);
+    for (int d = 0; d < days; date = date.withDayOfMonth(1).plusMonths(1)) {
+      int length = date.lengthOfMonth();
+      for (int day = date.getDayOfMonth(); day <= length && d < days; day++, d++) {
+        daily[d] = on(date.getMonthValue() - 1, day, length);
+      }
     }
     return daily;
   }

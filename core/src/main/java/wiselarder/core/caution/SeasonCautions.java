@@ -46,6 +46,7 @@ final class SeasonCautions {
 
   private final FarmPlan stated;
   private final PlanYear year;
+  private final int days;
   private final WeatherYear weather;
   private final WeatherYear normal;
   private final Climate climate;
@@ -60,6 +61,7 @@ final class SeasonCautions {
       FarmPlan stated, Climate climate, WeatherYear weather, WeatherYear normal, Found found) {
     this.stated = stated;
     this.year = stated.plan().year();
+    this.days = year.days();
     this.climate = climate;
     this.weather = weather;
     this.normal = normal;
@@ -124,11 +126,11 @@ final class SeasonCautions {
 
   /** The wait counts from the last frost night; a smooth year has none of its own. */
   private void lightFrosts(Standing s) {
-    for (int d = Math.max(0, s.from()); d < Math.min(s.to(), year.days()); d++) {
+    for (int d = Math.max(0, s.from()); d < Math.min(s.to(), days); d++) {
       boolean light = weather.tminC(d) <= 0 && !weather.frostSeason(d) && growing(d);
       if (light && weather.kind() != WeatherYear.Days.SMOOTH) {
         int last = d;
-        while (last + 1 < year.days() && weather.tminC(last + 1) <= 0) {
+        while (last + 1 < days && weather.tminC(last + 1) <= 0) {
           last++;
         }
         int on = last + holdDays("hz_frost_light_sorghum") + 1;
@@ -145,7 +147,7 @@ final class SeasonCautions {
   /** First days of killing frost seasons in this weather, also one that began before the plan. */
   private List<Integer> firstFrosts() {
     List<Integer> first = new ArrayList<>();
-    for (int d = 0; d < year.days(); d++) {
+    for (int d = 0; d < days; d++) {
       boolean begins = weather.frostSeason(d) && (d == 0 || !weather.frostSeason(d - 1));
       if (begins) {
         first.add(d - Math.max(0, weather.daysIntoFrostSeason(d)));
@@ -161,7 +163,7 @@ final class SeasonCautions {
     for (int y = year.start().getYear() - 1; y <= last; y++) {
       int usual = year.day(LocalDate.ofYearDay(y, climate.firstFrost().doy50()));
       boolean came = all.stream().anyMatch(f -> Math.abs(f - usual) < HALF_YEAR);
-      if (!came && usual < year.days()) {
+      if (!came && usual < days) {
         all.add(usual);
       }
     }
@@ -188,9 +190,9 @@ final class SeasonCautions {
     if (weather.kind() == WeatherYear.Days.SMOOTH) {
       return found;
     }
-    for (int d = DROUGHT_DAYS; d < year.days(); d++) {
+    for (int d = DROUGHT_DAYS; d < days; d++) {
       boolean dry = rain(d - DROUGHT_DAYS, d) < DROUGHT_MM;
-      boolean breaks = rain(d, Math.min(year.days(), d + BREAKS_WITHIN_DAYS)) >= BREAKS_MM;
+      boolean breaks = rain(d, Math.min(days, d + BREAKS_WITHIN_DAYS)) >= BREAKS_MM;
       if (dry && breaks && weather.rainMm(d) > 1 && weather.tmeanC(d) >= GROWING_C) {
         found.add(d);
       }
@@ -260,7 +262,7 @@ final class SeasonCautions {
   /** First day after several dull cool ones within three weeks of a dressing; -1 for none. */
   private int firstDull(int from) {
     int dull = 0;
-    for (int d = Math.max(0, from); d < Math.min(year.days(), from + 21); d++) {
+    for (int d = Math.max(0, from); d < Math.min(days, from + 21); d++) {
       boolean cool = weather.tmeanC(d) <= normal.tmeanC(d);
       boolean dark = weather.rainMm(d) >= 1 || weather.et0Mm(d) < DULL_SHARE * normal.et0Mm(d);
       dull = cool && dark ? dull + 1 : 0;
@@ -273,7 +275,7 @@ final class SeasonCautions {
 
   /** First day of a killing frost or a drought within a month of a dressing; -1 for none. */
   private int firstStress(int from) {
-    for (int d = Math.max(0, from); d < Math.min(year.days(), from + STRESS_WITHIN_DAYS); d++) {
+    for (int d = Math.max(0, from); d < Math.min(days, from + STRESS_WITHIN_DAYS); d++) {
       boolean dry = d >= DROUGHT_DAYS && rain(d - DROUGHT_DAYS + 1, d + 1) < DROUGHT_MM;
       if (weather.tminC(d) < WeatherYear.KILLING_FROST_C || (dry && d - from >= DROUGHT_DAYS)) {
         return d;
@@ -310,7 +312,7 @@ final class SeasonCautions {
   private List<int[]> springs() {
     List<int[]> all = new ArrayList<>();
     int from = -1;
-    for (int d = 0; d < year.days(); d++) {
+    for (int d = 0; d < days; d++) {
       double mean = weekMean(d);
       boolean warming =
           Math.floorMod(year.date(d).getDayOfYear() - climate.coldestDoy(), 365) < HALF_YEAR;
@@ -324,7 +326,7 @@ final class SeasonCautions {
       }
     }
     if (from >= 0) {
-      all.add(new int[] {from, year.days()});
+      all.add(new int[] {from, days});
     }
     return all;
   }
@@ -389,7 +391,7 @@ final class SeasonCautions {
   private List<int[]> spells(OnDay on, int apart) {
     List<int[]> all = new ArrayList<>();
     int run = 0;
-    for (int d = 0; d < year.days(); d++) {
+    for (int d = 0; d < days; d++) {
       run = on.is(d) ? run + 1 : 0;
       if (run < SPELL_DAYS) {
         continue;

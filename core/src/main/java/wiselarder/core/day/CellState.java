@@ -39,6 +39,14 @@ final class CellState {
 
   boolean grazedThisSeason;
 
+  /** Last day on which anything was taken off it, by mouth or mower. */
+  int takenDay = FarmState.LONG_AGO;
+
+  /** As somebody tried: its plants lift when they are pulled, or they hold. */
+  boolean plantsLift;
+
+  boolean rootsHold;
+
   CellState(FieldPlan plan, int field, int pieces, WeatherYear.Days kind) {
     this.field = field;
     partOfField = 1.0 / pieces;
@@ -48,7 +56,7 @@ final class CellState {
       stands[i] = new StandState();
     }
     base = stands[0];
-    waterMm = plan.openingMm(kind);
+    waterMm = plan.usualMm(kind, 0);
   }
 
   private CellState(CellState of) {
@@ -56,6 +64,9 @@ final class CellState {
     areaHa = of.areaHa;
     partOfField = of.partOfField;
     grazedDay = of.grazedDay;
+    takenDay = of.takenDay;
+    plantsLift = of.plantsLift;
+    rootsHold = of.rootsHold;
     grazedThisSeason = of.grazedThisSeason;
     stands = new StandState[of.stands.length];
     for (int i = 0; i < stands.length; i++) {
@@ -71,6 +82,24 @@ final class CellState {
 
   CellState copy() {
     return new CellState(this);
+  }
+
+  /** All that stands on it, kg DM/ha. */
+  double mass() {
+    double mass = 0;
+    for (StandState stand : stands) {
+      mass += stand.mass();
+    }
+    return mass;
+  }
+
+  /**
+   * From this morning on come days of another kind: soil as much wetter or drier than usual as it
+   * was, by the measure of those.
+   */
+  void turn(FieldPlan plan, int day, WeatherYear.Days from, WeatherYear.Days to) {
+    double mm = waterMm + plan.usualMm(to, day) - plan.usualMm(from, day);
+    waterMm = Math.max(0, Math.min(plan.capacityMm, mm));
   }
 
   /** What stands above the residuals of all stands, kg DM/ha. In winter a reserve is left. */
@@ -211,6 +240,36 @@ final class CellState {
       young = 0;
       dead = 0;
       return mass;
+    }
+
+    /**
+     * So much stands here, whatever was thought: green and dead in the proportion in which they
+     * stood, or as was seen. Nothing gets younger by being looked at.
+     *
+     * @param deadShare NaN where nobody looked
+     */
+    void isSeen(double kgPerHa, double deadShare) {
+      double before = mass();
+      if (before <= 0) {
+        green = kgPerHa;
+        young = 0;
+      } else {
+        double times = kgPerHa / before;
+        green *= times;
+        young *= times;
+        dead *= times;
+      }
+      if (Double.isNaN(deadShare)) {
+        return;
+      }
+      double more = deadShare * kgPerHa - dead;
+      if (more > 0) {
+        die(Math.min(more, green));
+      } else if (more < 0) {
+        mix(oldWorth, green - young, deadWorth, -more);
+        dead += more;
+        green -= more;
+      }
     }
 
     /** Takes mass off, green and dead in the proportion in which they stand. */

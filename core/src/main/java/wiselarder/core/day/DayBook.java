@@ -1,6 +1,8 @@
 package wiselarder.core.day;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.NavigableMap;
 import java.util.TreeMap;
 import wiselarder.core.forage.QualityTable;
@@ -98,6 +100,12 @@ public final class DayBook {
   /** Sums over the plan. */
   public Totals totals;
 
+  /** Readings of covers, as the days came to them. */
+  public final List<Reading> readings = new ArrayList<>();
+
+  /** By day: what growth was multiplied by, as readings have the season run; 1 without any. */
+  public final double[] paceShare;
+
   /** All that was left at the end of the plan, kg DM. */
   public double closingKg;
 
@@ -134,6 +142,7 @@ public final class DayBook {
     mownKg = new double[fieldCount][lean ? 0 : days];
     standingKg = new double[days];
     grownSoFarKg = new double[days];
+    paceShare = new double[days];
     soilMmHa = new double[days];
     ripeness = new double[fieldCount * rows];
     int fed = lean ? 0 : groupCount * days;
@@ -166,6 +175,8 @@ public final class DayBook {
     }
     System.arraycopy(of.standingKg, 0, standingKg, 0, before);
     System.arraycopy(of.grownSoFarKg, 0, grownSoFarKg, 0, before);
+    System.arraycopy(of.paceShare, 0, paceShare, 0, before);
+    of.readings.stream().filter(r -> r.day() < before).forEach(readings::add);
     System.arraycopy(of.soilMmHa, 0, soilMmHa, 0, before);
     takeOverLots(of, before);
     states.putAll(of.states.headMap(before, true));

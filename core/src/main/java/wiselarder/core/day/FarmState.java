@@ -48,6 +48,9 @@ final class FarmState {
 
   final Totals totals;
 
+  /** What readings have said of how the season runs. */
+  final Pace pace;
+
   /** The state in the morning of the plan's first day, before anything has come in. */
   FarmState(ResolvedPlan plan) {
     int groups = plan.groups.length;
@@ -79,6 +82,7 @@ final class FarmState {
       }
     }
     totals = new Totals(plan);
+    pace = new Pace(plan.seen.isEmpty() ? 0 : plan.fields.length);
     used(plan);
   }
 
@@ -113,6 +117,7 @@ final class FarmState {
             .map(p -> Arrays.stream(p).map(boolean[]::clone).toArray(boolean[][]::new))
             .toArray(boolean[][][]::new);
     totals = of.totals.copy();
+    pace = of.pace.copy();
   }
 
   /** The same state, to go on from without touching this one. */

@@ -12,6 +12,7 @@ import wiselarder.core.resolved.ResolvedPlan;
 import wiselarder.core.resolved.ResolvedPlan.CropPlan;
 import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
 import wiselarder.core.resolved.ResolvedPlan.StandPlan;
+import wiselarder.core.resolved.SeenCovers.SeenCover;
 import wiselarder.core.weather.WeatherYear;
 
 /**
@@ -25,6 +26,7 @@ final class Growing {
   private final CellState[] cells;
   private final int fieldCount;
   private final Offers offers;
+  private final Pace pace;
   private final int kinds;
   private final boolean follows;
 
@@ -50,6 +52,7 @@ final class Growing {
     this.cells = state.cells;
     this.fieldCount = plan.fields.length;
     this.offers = offers;
+    this.pace = state.pace;
     this.kinds = plan.kinds.length;
     this.follows = !out.lean || plan.followsWorth;
     this.answers = FieldDays.offset(plan.weather.kind());
@@ -78,6 +81,10 @@ final class Growing {
         comeAndGo(p, cells[first + c], day);
       }
     }
+    pace.begin();
+    for (SeenCover seen : plan.seen.on(day)) {
+      look(seen, day);
+    }
     for (int c = 0; c < cells.length; c++) {
       CellState s = cells[c];
       FieldPlan p = plan.fields[s.field];
@@ -92,6 +99,72 @@ final class Growing {
       offers.morning(c, p, s, day);
     }
   }
+
+  /**
+   * A field was measured: from this morning on it stands as it was seen to, each of its pieces and
+   * stands so many times thicker or thinner. Where nothing is thought to stand it is the base stand
+   * that was seen; where that is not there, nobody. Where plants lift when they are pulled nobody
+   * comes in until somebody finds that they hold; where they hold, no day is waited for.
+   */
+  private void look(SeenCover seen, int day) {
+    int f = seen.field();
+    FieldPlan p = plan.fields[f];
+    int first = plan.pieces.first(f);
+    double thought = 0;
+    boolean there = false;
+    int taken = FarmState.LONG_AGO;
+    for (int c = first; c < first + plan.pieces.of(f); c++) {
+      taken = Math.max(taken, cells[c].takenDay);
+      for (StandState stand : cells[c].stands) {
+        thought += cells[c].partOfField * stand.mass();
+        there |= stand.there;
+      }
+    }
+    for (int c = first; seen.rootsHold() != null && c < first + plan.pieces.of(f); c++) {
+      cells[c].rootsHold = seen.rootsHold();
+      cells[c].plantsLift = !seen.rootsHold();
+      cells[c].sown = cells[c].plantsLift;
+    }
+    if (!there) {
+      return;
+    }
+    double kgPerHa = seen.cover().coverKgPerHa();
+    boolean nothing = thought < LEAST_KG_PER_HA;
+    for (int c = first; c < first + plan.pieces.of(f); c++) {
+      CellState s = cells[c];
+      double stockShare = s.above(p) <= 0 ? 0 : s.stock / s.above(p);
+      double before = s.mass();
+      for (int i = 0; i < s.stands.length; i++) {
+        StandState stand = s.stands[i];
+        if (stand.there) {
+          double now = nothing ? nowhere(s, i, kgPerHa) : stand.mass() / thought * kgPerHa;
+          stand.isSeen(now, seen.deadShare());
+          QualityTable.Values values = followed(p.stands[i]);
+          if (nothing && values != null && stand.green > 0) {
+            stand.young = stand.green;
+            values.join(stand.youngWorth, 0, stand.maturity, 1);
+          }
+        }
+      }
+      s.stock = stockShare * s.above(p);
+      totals.seenKg += (s.mass() - before) * s.areaHa;
+    }
+    out.readings.add(new Reading(f, day, thought, seen.cover(), seen.rootsHold()));
+    pace.read(f, day, taken, kgPerHa - thought);
+  }
+
+  /** Of what was seen where nothing was thought to stand, the part of a stand. */
+  private static double nowhere(CellState s, int i, double kgPerHa) {
+    for (int first = 0; first < s.stands.length; first++) {
+      if (s.stands[first].there) {
+        return first == i ? kgPerHa : 0;
+      }
+    }
+    return 0;
+  }
+
+  /** Less than this is nothing, kg DM/ha. */
+  private static final double LEAST_KG_PER_HA = 1;
 
   /** A stand alone, with nothing put on it: most fields of most farms. */
   private void growAlone(FieldPlan p, CellState s, int day) {
@@ -109,8 +182,10 @@ final class Growing {
           rate
               * stand.vigour
               * SwardRules.leafShare(sp.extinction, sp.referenceLight, stand.green)
-              * SwardRules.crowdingShare(stand.mass(), sp.entry, sp.ceiling);
+              * SwardRules.crowdingShare(stand.mass(), sp.entry, sp.ceiling)
+              * pace.share;
       stand.grow(kgPerHa, followed(sp));
+      pace.grew(s.field, s.partOfField * kgPerHa);
       double kg = kgPerHa * s.areaHa;
       out.grown[out.row(day) + s.field] += kg;
       totals.grownKg += kg;
@@ -151,6 +226,7 @@ final class Growing {
 
   /** What is green dies, what is dead weathers, and the day is recorded. */
   void evening(int day) {
+    out.paceShare[day] = pace.share;
     out.grownSoFarKg[day] = totals.grownKg;
     for (CellState s : cells) {
       FieldPlan p = plan.fields[s.field];
@@ -300,7 +376,7 @@ final class Growing {
       s.nitrogen += p.nitrogen[day];
     }
     s.nitrogen *= 1 - NitrogenRules.LOST_PER_DAY;
-    s.sown = false;
+    s.sown = s.plantsLift;
     for (int i = 1; i < s.stands.length; i++) {
       CropPlan c = p.stands[i].crop;
       StandState crop = s.stands[i];
@@ -375,7 +451,7 @@ final class Growing {
       CropPlan other = p.stands[j].crop;
       boolean together = Math.abs(other.sowDay - p.stands[i].crop.sowDay) <= TOGETHER_DAYS;
       if (together && s.stands[j].lives()) {
-        anchored = Math.min(anchored, other.anchoredDay);
+        anchored = Math.min(anchored, s.rootsHold ? day : other.anchoredDay);
         share += s.stands[j].mass() / other.readyKg;
       }
     }
@@ -418,13 +494,15 @@ final class Growing {
           stand.rate
               * stand.vigour
               * leafShare(sp, s, i)
-              * SwardRules.crowdingShare(stand.mass(), sp.entry, sp.ceiling);
+              * SwardRules.crowdingShare(stand.mass(), sp.entry, sp.ceiling)
+              * pace.share;
       if (s.nitrogen > 0) {
         double extra = NitrogenRules.extraKgPerHa(kgPerHa, s.nitrogen, sp.forage.legumeShare());
         s.nitrogen -= Math.max(0, extra) / NitrogenRules.KG_DM_PER_KG_N;
         kgPerHa += extra;
       }
       stand.grow(kgPerHa, followed(sp));
+      pace.grew(s.field, s.partOfField * kgPerHa);
       out.grown[out.row(day) + s.field] += kgPerHa * s.areaHa;
       totals.grownKg += kgPerHa * s.areaHa;
       if (sp.crop != null) {

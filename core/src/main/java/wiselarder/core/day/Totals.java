@@ -14,6 +14,9 @@ public final class Totals {
   /** What counting found more than the plan supposed; below zero less. */
   public double countedKg;
 
+  /** What readings of covers found more than was thought to stand; below zero less. */
+  public double seenKg;
+
   public double eatenKg;
   public double trampledKg;
   public double harvestLossKg;
@@ -62,6 +65,7 @@ public final class Totals {
     grownKg = of.grownKg;
     boughtKg = of.boughtKg;
     countedKg = of.countedKg;
+    seenKg = of.seenKg;
     eatenKg = of.eatenKg;
     trampledKg = of.trampledKg;
     harvestLossKg = of.harvestLossKg;

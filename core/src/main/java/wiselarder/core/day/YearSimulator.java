@@ -102,6 +102,35 @@ public final class YearSimulator {
     return !knowsEnough ? run(plan, out) : runFrom(plan, like, sameUntil, out);
   }
 
+  /**
+   * Simulates a plan, for what the farm as a whole comes to, in other weather than before: until
+   * the morning of the last kept state it went as another simulation of it, from there on this
+   * weather comes.
+   *
+   * @param before a whole simulation of the same plan in the weather so far
+   * @param day no state of a later morning is taken; see {@link #turnsOn}
+   */
+  public static DayBook runLeanAfter(ResolvedPlan plan, DayBook before, int day) {
+    DayBook out = new DayBook(plan, true);
+    Map.Entry<Integer, FarmState> kept = before.states.floorEntry(day);
+    if (kept == null) {
+      return run(plan, out);
+    }
+    int turn = kept.getKey();
+    FarmState state = kept.getValue().copy();
+    for (CellState c : state.cells) {
+      c.turn(plan.fields[c.field], turn, before.resolved.weather.kind(), plan.weather.kind());
+    }
+    out.takeOver(before, turn);
+    return new YearSimulator(plan, out, state).run(turn);
+  }
+
+  /** The morning on which the weather turns of a run after another until about a day. */
+  public static int turnsOn(DayBook before, int day) {
+    Integer turn = before.states.floorKey(day);
+    return turn == null ? 0 : turn;
+  }
+
   private static DayBook runFrom(ResolvedPlan plan, DayBook like, int sameUntil, DayBook out) {
     Map.Entry<Integer, FarmState> kept = like.states.floorEntry(sameUntil);
     if (kept == null) {
@@ -152,6 +181,7 @@ public final class YearSimulator {
           ripe += off * s.areaHa * worth.ripeness;
           taken(sp, s.stands[i], off, 1, day);
           s.stock = 0;
+          s.takenDay = day;
         }
       }
       offers.set(cell, p, s);
@@ -306,23 +336,15 @@ public final class YearSimulator {
             && Offers.safe(p, s)
             && !plan.groups[g].barred[s.field];
     double eaten = 0;
-    double over = may ? mass(s) - pass.leave : 0;
-    passing[piece] |= may && mass(s) >= pass.when;
+    double over = may ? s.mass() - pass.leave : 0;
+    passing[piece] |= may && s.mass() >= pass.when;
     if (passing[piece]
         && needKg > EPSILON_KG
         && Math.min(over, offers.aboveKgPerHa[c]) > Offers.LEAVE_AT_KG_PER_HA) {
       eaten = bite(g, c, day, needKg, over);
     }
-    passing[piece] &= may && mass(s) - pass.leave > Offers.LEAVE_AT_KG_PER_HA;
+    passing[piece] &= may && s.mass() - pass.leave > Offers.LEAVE_AT_KG_PER_HA;
     return eaten;
-  }
-
-  private static double mass(CellState s) {
-    double mass = 0;
-    for (StandState stand : s.stands) {
-      mass += stand.mass();
-    }
-    return mass;
   }
 
   /**
@@ -511,6 +533,7 @@ public final class YearSimulator {
     out.grazedHa[out.row(day) + s.field] += share * s.areaHa;
     s.stock = Math.max(0, s.stock - down / s.areaHa);
     s.grazedDay = day;
+    s.takenDay = day;
     s.grazedThisSeason = true;
     offers.set(c, p, s);
     book(g, s.field, day, down, eaten, standing);

@@ -112,7 +112,8 @@ public final class Engine {
 
   /** Resolves a plan in the normal year; refuses what the tables do not know. */
   public ResolvedPlan resolve(FarmPlan stated) {
-    return resolve(stated, null);
+    Years.Kept like = years == null ? null : years.like(key(stated));
+    return resolve(stated, like == null ? null : like.normal());
   }
 
   private ResolvedPlan resolve(FarmPlan stated, ResolvedPlan like) {
@@ -188,18 +189,25 @@ public final class Engine {
     return new Years.Key(stated, records, season);
   }
 
-  /** The year of a plan, kept or made from nothing. */
+  /**
+   * The year of a plan: kept, made from what the farm's last one has in common, or from nothing.
+   */
   private Years.Kept year(FarmPlan stated) {
     Years.Kept there = years == null ? null : years.get(key(stated));
     if (there == null) {
-      ResolvedPlan normal = resolve(stated);
-      ResolvedPlan inSeason = inSeason(normal, null);
-      there = new Years.Kept(normal, inSeason, YearBalance.simulate(inSeason));
+      Years.Kept like = years == null ? null : years.like(key(stated));
+      there = like == null ? fromNothing(stated) : tried(stated, like);
     }
     if (years != null) {
       years.keep(key(stated), there);
     }
     return there;
+  }
+
+  private Years.Kept fromNothing(FarmPlan stated) {
+    ResolvedPlan normal = resolve(stated, null);
+    ResolvedPlan inSeason = inSeason(normal, null);
+    return new Years.Kept(normal, inSeason, YearBalance.simulate(inSeason));
   }
 
   /** A year made from what it has in common with the plan's own, or with the last one tried. */

@@ -62,6 +62,27 @@ final class Years {
     return there != null ? there : tried.get(key);
   }
 
+  /**
+   * The year of the same farm and days that was asked for last, such as that of the plan before it
+   * was changed; null where there is none.
+   */
+  synchronized Kept like(Key key) {
+    Kept last = null;
+    for (Map.Entry<Key, Kept> e : kept.entrySet()) {
+      last = isLike(e.getKey(), key) ? e.getValue() : last;
+    }
+    return last;
+  }
+
+  private static boolean isLike(Key one, Key other) {
+    return one.season().equals(other.season())
+        && one.stated().farm().name().equals(other.stated().farm().name())
+        && one.stated().farm().climateId().equals(other.stated().farm().climateId())
+        && one.stated().plan().year().equals(other.stated().plan().year())
+        && one.stated().plan().scenarios().equals(other.stated().plan().scenarios())
+        && one.records().equals(other.records());
+  }
+
   synchronized void keep(Key key, Kept year) {
     kept.put(key, year);
   }

@@ -25,6 +25,15 @@ public final class GapFinder {
     return gaps;
   }
 
+  /** First day, from a day on, that lies in a gap of the store; -1 for none. */
+  public static int firstBare(List<Gap> gaps, int from) {
+    return gaps.stream()
+        .filter(g -> g.kind() == Gap.Kind.STORE && g.lastDay() >= from)
+        .mapToInt(g -> Math.max(from, g.firstDay()))
+        .min()
+        .orElse(-1);
+  }
+
   private static double missingFromGrazing(YearBalance b, int day) {
     return b.eatenKg(Shelf.PUT_BY, day) + b.eatenKg(Shelf.BOUGHT_IN, day) + b.bareKg(day);
   }

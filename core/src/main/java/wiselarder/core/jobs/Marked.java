@@ -1,5 +1,6 @@
 package wiselarder.core.jobs;
 
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.Map;
 import wiselarder.core.records.FarmRecord;
@@ -33,5 +34,25 @@ public final class Marked {
   public JobMarked markOf(Job job) {
     FarmRecord record = of(job);
     return record == null ? null : (JobMarked) record.fact();
+  }
+
+  /** Nothing was written of it, or that it was moved: it still is to be done. */
+  public boolean isOpen(Job job) {
+    JobMarked mark = markOf(job);
+    return mark == null || mark.mark() == JobMarked.Mark.MOVED;
+  }
+
+  /** The day on which it is to be done now. */
+  public LocalDate due(Job job) {
+    JobMarked mark = markOf(job);
+    return mark == null || mark.to() == null ? job.day() : mark.to();
+  }
+
+  /**
+   * The last day on which it does what it is for; once moved beyond it, the day it was moved to.
+   */
+  public LocalDate lastDay(Job job) {
+    LocalDate due = due(job);
+    return due.isAfter(job.latest()) && markOf(job) != null ? due : job.latest();
   }
 }

@@ -27,7 +27,9 @@ public record CoverMeasure(double coverKgPerHa, double lowKgPerHa, double highKg
   private static final double BY_PLATE = 0.15;
 
   private static final double M2_PER_HA = 10_000;
-  private static final int MOST_READINGS = 500;
+
+  /** More readings than this at once are a mistake. */
+  public static final int MOST_READINGS = 500;
 
   /**
    * One clipped frame.
@@ -104,6 +106,18 @@ public record CoverMeasure(double coverKgPerHa, double lowKgPerHa, double highKg
         clips.stream().mapToDouble(c -> (c.kgPerHa() - mean) * (c.kgPerHa() - mean)).sum();
     double error = 2 * Math.sqrt(squares / (clips.size() - 1) / clips.size());
     return new CoverMeasure(mean, Math.max(0, mean - error), mean + error);
+  }
+
+  /** A figure of the keeper's own, known to a quarter. Assumption. */
+  public static CoverMeasure byEye(double kgPerHa) {
+    return within(kgPerHa, BY_EYE);
+  }
+
+  private static final double BY_EYE = 0.25;
+
+  /** So many times of it. */
+  public CoverMeasure times(double share) {
+    return new CoverMeasure(share * coverKgPerHa, share * lowKgPerHa, share * highKgPerHa);
   }
 
   private static CoverMeasure within(double kgPerHa, double share) {

@@ -42,6 +42,11 @@ public record Soil(Texture texture, Double depthCm, boolean drainsFreely) {
     DEPTH_CM.check(depthCm);
   }
 
+  /** True where young plants lift more easily. */
+  public boolean sandy() {
+    return texture == Texture.SAND || texture == Texture.LOAMY_SAND;
+  }
+
   /**
    * Water a soil can hold for a stand, mm: available water by texture times the depth that roots
    * reach.

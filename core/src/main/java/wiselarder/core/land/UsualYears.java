@@ -85,13 +85,13 @@ public final class UsualYears {
    */
   public record Usual(
       double[] real, double[] realRain, double[] realWater, double[] realRainWater) {
-    /** Water in the soil on the first day of a plan, mm: the mean of the years. */
-    public double realWaterMm(PlanYear on) {
-      return line(realWater, on)[0];
+    /** Water in the soil by day of a plan, mm: the mean of the years. */
+    public double[] realWaterMm(PlanYear on) {
+      return line(realWater, on);
     }
 
-    public double realRainWaterMm(PlanYear on) {
-      return line(realRainWater, on)[0];
+    public double[] realRainWaterMm(PlanYear on) {
+      return line(realRainWater, on);
     }
 
     /** By day of a plan: a line through the means of the months. */

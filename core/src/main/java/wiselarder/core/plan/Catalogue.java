@@ -12,8 +12,10 @@ import wiselarder.core.forage.HeightTable;
 import wiselarder.core.forage.LearningTimes;
 import wiselarder.core.forage.OwnForage;
 import wiselarder.core.forage.QualityTable;
+import wiselarder.core.forage.Readiness;
 import wiselarder.core.forage.RotationTable;
 import wiselarder.core.forage.SowingTable;
+import wiselarder.core.forage.SwardSigns;
 import wiselarder.core.herd.HerdTables;
 import wiselarder.core.land.BufferRule;
 import wiselarder.core.land.CropCalibration;
@@ -46,6 +48,8 @@ public record Catalogue(
     List<BufferRule> buffers,
     RotationTable rotation,
     HeightTable heights,
+    SwardSigns signs,
+    Map<String, Readiness> readiness,
     PriceTable prices) {
 
   /** Loads and checks every table. */
@@ -68,6 +72,8 @@ public record Catalogue(
         BufferRule.loadAll(),
         RotationTable.load(),
         HeightTable.load(forages),
+        SwardSigns.load(),
+        Readiness.loadAll(),
         PriceTable.load());
   }
 
@@ -130,6 +136,8 @@ public record Catalogue(
         buffers,
         rotation,
         heights.with(farm.forages(), Map.copyOf(all)),
+        signs,
+        readiness,
         prices);
   }
 
@@ -143,6 +151,18 @@ public record Catalogue(
       }
     }
     return Map.of(forageId, 1.0);
+  }
+
+  /**
+   * When a young stand of a forage may be opened: of one of the keeper's own by the part that must
+   * be tallest; null where there is no rule.
+   */
+  public Readiness readinessOf(Farm farm, String forageId) {
+    return partsOf(farm, forageId).keySet().stream()
+        .map(readiness::get)
+        .filter(java.util.Objects::nonNull)
+        .max(java.util.Comparator.comparingDouble(r -> r.openCm(false)))
+        .orElse(null);
   }
 
   /** Prices as they hold on a farm. */

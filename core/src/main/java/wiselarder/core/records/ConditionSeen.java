@@ -18,4 +18,9 @@ public record ConditionSeen(String groupId, double score, Double weightKg) imple
     SCORE.check(score);
     WEIGHT_KG.check(weightKg);
   }
+
+  @Override
+  public boolean seenOnFarm() {
+    return true;
+  }
 }

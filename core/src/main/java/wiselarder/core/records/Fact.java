@@ -10,6 +10,7 @@ public sealed interface Fact
         LotTested,
         SampleSent,
         ConditionSeen,
+        CoverSeen,
         WeatherMeasured,
         Struck,
         JobMarked,
@@ -23,5 +24,15 @@ public sealed interface Fact
   /** The group that it is about, or null. */
   default String groupId() {
     return null;
+  }
+
+  /** The field that it is about, or null. */
+  default String fieldId() {
+    return null;
+  }
+
+  /** True where somebody stood before what it tells: counted, fed, scored or sampled it. */
+  default boolean seenOnFarm() {
+    return false;
   }
 }

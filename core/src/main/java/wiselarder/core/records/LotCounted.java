@@ -17,4 +17,9 @@ public record LotCounted(String lotId, int units, String note) implements Fact {
     UNITS.check(units);
     note = NOTE.check(note);
   }
+
+  @Override
+  public boolean seenOnFarm() {
+    return true;
+  }
 }

@@ -19,4 +19,9 @@ public record LotFed(String lotId, int units, String groupId, String note) imple
     UNITS.check(units);
     note = NOTE.check(note);
   }
+
+  @Override
+  public boolean seenOnFarm() {
+    return true;
+  }
 }

@@ -20,4 +20,9 @@ public record SampleSent(Lot lot, Instant dueAt) implements Fact {
   public String lotId() {
     return lot.id();
   }
+
+  @Override
+  public boolean seenOnFarm() {
+    return true;
+  }
 }

@@ -4,7 +4,7 @@
  * edit of somebody else touches them.
  *
  * <p>In reading order: {@link wiselarder.core.records.Fact} and its kinds, {@link
- * wiselarder.core.records.FarmRecord}, {@link wiselarder.core.records.FarmRecords}. May use: land,
- * herd, store, weather, quantity.
+ * wiselarder.core.records.FarmRecord}, {@link wiselarder.core.records.FarmRecords}. May use:
+ * forage, land, herd, store, weather, quantity.
  */
 package wiselarder.core.records;

@@ -368,9 +368,10 @@ final class FieldResolver {
     for (int d = 0; d < back; d++) {
       water = dayOfWater(f, water, d);
     }
-    f.openingWaterMm = water;
+    f.usualMm = new double[plan.days];
     double[] smooth = new double[plan.days];
     for (int d = 0; d < plan.days; d++) {
+      f.usualMm[d] = water;
       double index = plan.index[d * plan.kinds.length + s.kind];
       smooth[d] = index * SoilWater.growthShare(water, f.capacityMm, s.droughtHold);
       water = dayOfWater(f, water, d);
@@ -384,8 +385,8 @@ final class FieldResolver {
                 plan.climate,
                 f.capacityMm,
                 f.drainsFreely);
-    f.openingRealMm = Math.min(f.capacityMm, usual.realWaterMm(plan.year));
-    f.openingRealRainMm = Math.min(f.capacityMm, usual.realRainWaterMm(plan.year));
+    f.usualRealMm = usual.realWaterMm(plan.year);
+    f.usualRealRainMm = usual.realRainWaterMm(plan.year);
     s.answer = answer(s, usual.real(plan.year));
     s.realRain = answer(s, usual.realRain(plan.year));
     s.smooth = answer(s, smooth);

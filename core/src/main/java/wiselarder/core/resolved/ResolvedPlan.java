@@ -60,6 +60,10 @@ public final class ResolvedPlan {
 
   public final FieldPlan[] fields;
   public final GroupPlan[] groups;
+
+  /** Covers that were measured. */
+  public final SeenCovers seen;
+
   public final LotPlan[] lots;
   public final CutPlan[] cuts;
   public final WeatherYear normal;
@@ -235,16 +239,18 @@ public final class ResolvedPlan {
     public double openingGreen;
     public double openingDead;
 
-    /** Water the soil holds, what it holds on the first day, and the base stand's cover by day. */
+    /**
+     * Water the soil holds; what it usually holds in the morning of each day of a smooth year, of
+     * real days, and of smooth ones with real rain.
+     */
     public double capacityMm;
 
-    public double openingWaterMm;
-
-    /** The same before real days, and before smooth ones with real rain. */
-    public double openingRealMm;
-
-    public double openingRealRainMm;
+    public double[] usualMm;
+    public double[] usualRealMm;
+    public double[] usualRealRainMm;
     public boolean drainsFreely;
+
+    /** The base stand's cover by day. */
     public double[] referenceCover;
 
     /** Nitrogen put on and water given by day, or null for none. */
@@ -275,12 +281,12 @@ public final class ResolvedPlan {
       return base;
     }
 
-    /** Water in the soil on the plan's first day, mm: the usual one before days of that kind. */
-    public double openingMm(WeatherYear.Days kind) {
+    /** Usual water in the soil in the morning of a day before days of a kind, mm. */
+    public double usualMm(WeatherYear.Days kind, int day) {
       return switch (kind) {
-        case REAL -> openingRealMm;
-        case REAL_RAIN -> openingRealRainMm;
-        case SMOOTH -> openingWaterMm;
+        case REAL -> Math.min(capacityMm, usualRealMm[day]);
+        case REAL_RAIN -> Math.min(capacityMm, usualRealRainMm[day]);
+        case SMOOTH -> usualMm[day];
       };
     }
 
@@ -294,9 +300,9 @@ public final class ResolvedPlan {
       f.openingGreen = openingGreen;
       f.openingDead = openingDead;
       f.capacityMm = capacityMm;
-      f.openingWaterMm = openingWaterMm;
-      f.openingRealMm = openingRealMm;
-      f.openingRealRainMm = openingRealRainMm;
+      f.usualMm = usualMm;
+      f.usualRealMm = usualRealMm;
+      f.usualRealRainMm = usualRealRainMm;
       f.drainsFreely = drainsFreely;
       f.referenceCover = referenceCover;
       f.learned = learned;
@@ -470,6 +476,7 @@ public final class ResolvedPlan {
     Map<String, Integer> lotIndex = new HashMap<>();
     this.fields = new FieldResolver(this, catalogue, wider).resolve(fieldIndex);
     this.byDay = new FieldDays(fields, year, climate.coldestDoy(), wider);
+    this.seen = SeenCovers.of(this, catalogue, fieldIndex);
     this.lots = new LotResolver(this, catalogue).resolve(lotIndex);
     this.cuts = resolveCuts(catalogue, fieldIndex, lotIndex);
     this.groups = resolveGroups(catalogue, fieldIndex, lotIndex, here);
@@ -521,6 +528,7 @@ public final class ResolvedPlan {
     this.index = known == null ? index(kinds, weather, season, null, 0) : known.index;
     this.fields = of.fields;
     this.byDay = of.byDay;
+    this.seen = of.seen;
     this.lots = of.lots;
     this.cuts = of.cuts;
     this.groups = of.groups;

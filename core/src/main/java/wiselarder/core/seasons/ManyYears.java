@@ -95,7 +95,7 @@ public record ManyYears(
         List.of(years).stream()
             .sorted(Comparator.comparingDouble(Year::bareKg).thenComparingLong(Year::seed))
             .toList(),
-        IntStream.range(0, days).mapToDouble(usual::needKg).sum() / days,
+        dayKg(usual),
         Fan.of(store, days),
         Fan.of(stands, days),
         Fan.of(bare, days),
@@ -105,11 +105,21 @@ public record ManyYears(
 
   static Year year(long seed, YearBalance b) {
     int first = 0;
-    while (first < b.days() && b.bareKg(first) <= SHORT_SHARE * b.needKg(first)) {
+    while (first < b.days() && !isShort(b, first)) {
       first++;
     }
     int last = b.days() - 1;
     return new Year(seed, b.totalBareKg(), first > last ? -1 : first, storeKg(b, last));
+  }
+
+  /** True on a day that misses more than a twentieth of its need. */
+  static boolean isShort(YearBalance b, int day) {
+    return b.bareKg(day) > SHORT_SHARE * b.needKg(day);
+  }
+
+  /** A mean day's need. */
+  static double dayKg(YearBalance b) {
+    return IntStream.range(0, b.days()).mapToDouble(b::needKg).sum() / b.days();
   }
 
   static double storeKg(YearBalance b, int day) {

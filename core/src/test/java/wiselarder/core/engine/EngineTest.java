@@ -125,6 +125,24 @@ class EngineTest {
     }
   }
 
+  /** What is saved is reckoned from the plan before it, whatever that was. */
+  @Property(tries = 80)
+  void whatIsSavedIsTheYearFromNothing(@ForAll long seed) throws Exception {
+    Random chance = new Random(seed);
+    Engine engine =
+        ENGINE.apart().in(Season.parse(List.of("normal", "dry", "seed:5").get(chance.nextInt(3))));
+    FarmPlan stated = farm();
+    engine.simulate(stated);
+    for (int n = 0; n < 5; n++) {
+      try {
+        stated = drawn(stated, chance).apply(stated);
+      } catch (wiselarder.core.quantity.Refused refused) {
+        continue;
+      }
+      SameYears.check(engine.slow().simulate(stated), engine.simulate(stated));
+    }
+  }
+
   @ParameterizedTest
   @CsvSource({"closing, 100", "purchase, 140", "cut, 200", "same, 365", "area, 0", "length, 0"})
   void twoPlansGoTheSameWayUntilTheDayThatOneOfThemChanges(String what, int day) {

@@ -15,7 +15,6 @@ import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Policy;
 import wiselarder.server.people.Person;
-import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.StoredPlan;
 import wiselarder.server.weather.FarmWeather;
 
@@ -23,11 +22,11 @@ import wiselarder.server.weather.FarmWeather;
 @RestController
 @RequestMapping("/api")
 class AdviceController {
-  private final Plans plans;
+  private final KeptSums kept;
   private final FarmWeather weather;
 
-  AdviceController(Plans plans, FarmWeather weather) {
-    this.plans = plans;
+  AdviceController(KeptSums kept, FarmWeather weather) {
+    this.kept = kept;
     this.weather = weather;
   }
 
@@ -49,7 +48,10 @@ class AdviceController {
       @PathVariable String id,
       @RequestParam(defaultValue = "normal") String season,
       @AuthenticationPrincipal Person person) {
-    StoredPlan plan = plans.get(id, person);
+    return kept.of(id, person, plan -> policies(plan, season), "policies", season);
+  }
+
+  private List<PolicyView> policies(StoredPlan plan, String season) {
     FarmPlan stated = plan.content();
     return PolicyEffect.of(
             weather.engine(season, plan),
@@ -112,7 +114,10 @@ class AdviceController {
       @PathVariable String id,
       @RequestParam(defaultValue = "normal") String season,
       @AuthenticationPrincipal Person person) {
-    StoredPlan plan = plans.get(id, person);
+    return kept.of(id, person, plan -> advice(plan, season), "advice", season);
+  }
+
+  private AdviceView advice(StoredPlan plan, String season) {
     Advice a = Advice.of(weather.engine(season, plan), weather.engine("dry", plan), plan.content());
     return new AdviceView(
         a.months().stream()

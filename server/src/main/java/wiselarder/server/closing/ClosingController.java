@@ -31,7 +31,6 @@ import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.store.Lot;
 import wiselarder.server.people.Person;
-import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.StoredPlan;
 import wiselarder.server.weather.FarmWeather;
 
@@ -39,12 +38,12 @@ import wiselarder.server.weather.FarmWeather;
 @RestController
 @RequestMapping("/api")
 class ClosingController {
-  private final Plans plans;
+  private final KeptSums kept;
   private final FarmWeather weather;
   private final Clock clock = Clock.systemUTC();
 
-  ClosingController(Plans plans, FarmWeather weather) {
-    this.plans = plans;
+  ClosingController(KeptSums kept, FarmWeather weather) {
+    this.kept = kept;
     this.weather = weather;
   }
 
@@ -76,7 +75,30 @@ class ClosingController {
       @RequestParam(defaultValue = "normal") String season,
       @ParameterObject AskedGap.Part part,
       @AuthenticationPrincipal Person person) {
-    StoredPlan plan = plans.get(id, person);
+    LocalDate today = LocalDate.now(clock);
+    return kept.of(
+        id,
+        person,
+        plan -> levers(plan, gap, patternLotId, buyDate, kind, season, part, today),
+        "levers",
+        gap,
+        patternLotId,
+        buyDate,
+        kind,
+        season,
+        part,
+        today);
+  }
+
+  private List<LeverView> levers(
+      StoredPlan plan,
+      int gap,
+      String patternLotId,
+      LocalDate buyDate,
+      LeverOption.Kind kind,
+      String season,
+      AskedGap.Part part,
+      LocalDate today) {
     FarmPlan stated = plan.content();
     Engine engine = weather.engine(season, plan);
     Gap chosen = AskedGap.of(engine, stated, gap, part);
@@ -84,7 +106,7 @@ class ClosingController {
     Lot hay = AskedGap.pattern(stated, patternLotId).orElseThrow();
     LocalDate there = buyDate == null ? stated.plan().year().start() : buyDate;
     levers.add(new BuyHay(hay, there));
-    BuyHay.early(engine, stated, hay, there, LocalDate.now(clock)).ifPresent(levers::add);
+    BuyHay.early(engine, stated, hay, there, today).ifPresent(levers::add);
     levers.removeIf(l -> kind != null && l.kind() != kind);
     return new Trial(engine, stated, chosen)
         .options(levers).stream().map(ClosingController::lever).toList();
@@ -107,7 +129,11 @@ class ClosingController {
       @ParameterObject AskedGap.Part part,
       @AuthenticationPrincipal Person person) {
     check(request.ways, 1, MOST_WAYS);
-    StoredPlan plan = plans.get(id, person);
+    return kept.of(
+        id, person, plan -> ways(plan, request, season, part), "ways", request, season, part);
+  }
+
+  private InFullView ways(StoredPlan plan, WaysRequest request, String season, AskedGap.Part part) {
     Engine engine = weather.engine(season, plan);
     List<Engine> elsewhere =
         Stream.of("normal", "dry", "wet")
@@ -160,7 +186,18 @@ class ClosingController {
       @ParameterObject AskedGap.Part part,
       @AuthenticationPrincipal Person person) {
     check(List.of(Check.present("edits", request.edits)), 1, 1, 0);
-    StoredPlan plan = plans.get(id, person);
+    return kept.of(
+        id,
+        person,
+        plan -> sureness(plan, request, season, part),
+        "sureness",
+        request,
+        season,
+        part);
+  }
+
+  private SurenessView sureness(
+      StoredPlan plan, SurenessRequest request, String season, AskedGap.Part part) {
     Engine engine = weather.engine(season, plan);
     FarmPlan stated = plan.content();
     return view(
@@ -192,7 +229,12 @@ class ClosingController {
     Check.present("days", request.days);
     Check.range("days", request.days.size(), 1, MOST_WAITS);
     request.days.forEach(d -> Check.range("days", Check.present("days", d), 1, LONGEST_WAIT));
-    StoredPlan plan = plans.get(id, person);
+    return kept.of(
+        id, person, plan -> waiting(plan, request, season, part), "waiting", request, season, part);
+  }
+
+  private List<Double> waiting(
+      StoredPlan plan, WaitingRequest request, String season, AskedGap.Part part) {
     Engine engine = weather.engine(season, plan);
     FarmPlan stated = plan.content();
     Gap its = AskedGap.of(engine, stated, request.gap, part);
@@ -264,7 +306,11 @@ class ClosingController {
       @ParameterObject AskedGap.Part part,
       @AuthenticationPrincipal Person person) {
     check(request.ways, 0, MOST_MIXED);
-    StoredPlan plan = plans.get(id, person);
+    return kept.of(
+        id, person, plan -> mix(plan, request, season, part), "mix", request, season, part);
+  }
+
+  private MixView mix(StoredPlan plan, MixRequest request, String season, AskedGap.Part part) {
     Engine engine = weather.engine(season, plan);
     FarmPlan stated = plan.content();
     Gap its = AskedGap.of(engine, stated, request.gap, part);

@@ -16,7 +16,6 @@ import wiselarder.core.engine.Engine;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.server.people.Person;
-import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.StoredPlan;
 import wiselarder.server.weather.FarmWeather;
 
@@ -24,11 +23,11 @@ import wiselarder.server.weather.FarmWeather;
 @RestController
 @RequestMapping("/api")
 class CropsController {
-  private final Plans plans;
+  private final KeptSums kept;
   private final FarmWeather weather;
 
-  CropsController(Plans plans, FarmWeather weather) {
-    this.plans = plans;
+  CropsController(KeptSums kept, FarmWeather weather) {
+    this.kept = kept;
     this.weather = weather;
   }
 
@@ -71,7 +70,25 @@ class CropsController {
       @RequestParam(defaultValue = "normal") String season,
       @ParameterObject AskedGap.Part part,
       @AuthenticationPrincipal Person person) {
-    StoredPlan plan = plans.get(id, person);
+    return kept.of(
+        id,
+        person,
+        plan -> crops(plan, gap, fieldId, use, season, part),
+        "crops",
+        gap,
+        fieldId,
+        use,
+        season,
+        part);
+  }
+
+  private List<CropView> crops(
+      StoredPlan plan,
+      int gap,
+      String fieldId,
+      CropChoice.Use use,
+      String season,
+      AskedGap.Part part) {
     Engine engine = weather.engine(season, plan);
     FarmPlan stated = plan.content();
     int field = stated.farm().fields().indexOf(stated.field(fieldId));
@@ -100,7 +117,27 @@ class CropsController {
       @RequestParam(defaultValue = "normal") String season,
       @ParameterObject AskedGap.Part part,
       @AuthenticationPrincipal Person person) {
-    StoredPlan plan = plans.get(id, person);
+    return kept.of(
+        id,
+        person,
+        plan -> cropDates(plan, gap, fieldId, forageId, purpose, season, part),
+        "crops/dates",
+        gap,
+        fieldId,
+        forageId,
+        purpose,
+        season,
+        part);
+  }
+
+  private List<CropSownOn> cropDates(
+      StoredPlan plan,
+      int gap,
+      String fieldId,
+      String forageId,
+      String purpose,
+      String season,
+      AskedGap.Part part) {
     Engine engine = weather.engine(season, plan);
     FarmPlan stated = plan.content();
     int field = stated.farm().fields().indexOf(stated.field(fieldId));

@@ -11,14 +11,17 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.plan.Farm;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Plan;
+import wiselarder.core.quantity.Check;
 import wiselarder.server.people.Person;
 import wiselarder.server.people.Role;
+import wiselarder.server.plan.PlanRepository;
 import wiselarder.server.plan.Told;
 
 /** Farms and the people of a farm. */
@@ -27,6 +30,9 @@ import wiselarder.server.plan.Told;
 class FarmController {
   /** Dry matter of a standard animal unit day, kg. */
   private static final double STANDARD_AUD_KG = 11.8;
+
+  private static final int MOST_LISTED = 200;
+  private static final int LONGEST_NAME = 80;
 
   private final Farms farms;
   private final Invitations invitations;
@@ -49,9 +55,20 @@ class FarmController {
   /** A role to hold from now on. */
   record NewRole(Role role) {}
 
+  /** Farms of the person, the first of them by name, with their plans. */
   @GetMapping
-  List<Farms.Known> list(@AuthenticationPrincipal Person person) {
-    return farms.list(person);
+  Farms.Found list(
+      @RequestParam(defaultValue = "") String find,
+      @RequestParam(defaultValue = "50") int most,
+      @AuthenticationPrincipal Person person) {
+    Check.range("farms.most", most, 1, MOST_LISTED);
+    return farms.find(person, Check.note("farms.find", find, LONGEST_NAME).strip(), most);
+  }
+
+  @GetMapping("/{farm}/plans")
+  List<PlanRepository.Row> plans(
+      @PathVariable String farm, @AuthenticationPrincipal Person person) {
+    return farms.plansOf(farm, person);
   }
 
   /** Makes an empty farm with an empty plan of twelve months. */

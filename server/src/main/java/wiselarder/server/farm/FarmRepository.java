@@ -37,11 +37,35 @@ class FarmRepository {
       from farm f join farm_member m on m.farm_id = f.id and m.person_id = :person
       """;
 
-  List<Row> list(long personId) {
-    return jdbc.sql(SELECT + " order by f.id")
+  private static final String NAMED =
+      " where :find = '' or position(lower(:find) in lower(f.name)) > 0";
+
+  /** Farms with a part of their name, whatever its case; the first by name, demos after others. */
+  List<Row> list(long personId, String find, int most) {
+    return jdbc.sql(SELECT + NAMED + " order by f.is_demo, lower(f.name), f.id limit :most")
         .param("person", personId)
+        .param("find", find)
+        .param("most", most)
         .query(FarmRepository::row)
         .list();
+  }
+
+  /** How many farms there are with a part of their name. */
+  int count(long personId, String find) {
+    return jdbc.sql(
+            "select count(*) from farm f join farm_member m on m.farm_id = f.id and m.person_id = :person"
+                + NAMED)
+        .param("person", personId)
+        .param("find", find)
+        .query(Integer.class)
+        .single();
+  }
+
+  String slug(long farmId) {
+    return jdbc.sql("select slug from farm where id = :id")
+        .param("id", farmId)
+        .query(String.class)
+        .single();
   }
 
   Optional<Row> find(String slug, long personId) {

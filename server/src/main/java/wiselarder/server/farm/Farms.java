@@ -1,7 +1,9 @@
 package wiselarder.server.farm;
 
 import java.util.List;
+import java.util.Map;
 import java.util.NoSuchElementException;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import wiselarder.core.engine.Engine;
@@ -38,14 +40,45 @@ public class Farms {
   /** A farm as its owner named it; {@code plan} is the address of its first plan. */
   public record Made(String farm, String plan) {}
 
-  /** A farm of a person. */
-  public record Known(String id, String name, boolean demo, Role role) {}
+  /** A farm of a person with its plans, the oldest first. */
+  public record Known(
+      String id, String name, boolean demo, Role role, List<PlanRepository.Row> plans) {}
 
+  /**
+   * Farms of a person.
+   *
+   * @param found how many there are of those that were looked for
+   * @param total how many the person has
+   */
+  public record Found(List<Known> farms, int found, int total) {}
+
+  /** So many farms with a part of their name, whatever its case; empty for all. */
   @Transactional(readOnly = true)
-  public List<Known> list(Person person) {
-    return farms.list(person.id()).stream()
-        .map(f -> new Known(f.slug(), f.name(), f.demo(), f.role()))
-        .toList();
+  public Found find(Person person, String find, int most) {
+    List<FarmRepository.Row> rows = farms.list(person.id(), find, most);
+    Map<String, List<PlanRepository.Row>> plansOf =
+        plans.list(person.id(), rows.stream().map(FarmRepository.Row::slug).toList()).stream()
+            .collect(Collectors.groupingBy(PlanRepository.Row::farm));
+    List<Known> known =
+        rows.stream()
+            .map(
+                f ->
+                    new Known(
+                        f.slug(),
+                        f.name(),
+                        f.demo(),
+                        f.role(),
+                        plansOf.getOrDefault(f.slug(), List.of())))
+            .toList();
+    int total = farms.count(person.id(), "");
+    return new Found(known, find.isEmpty() ? total : farms.count(person.id(), find), total);
+  }
+
+  /** The plans of a farm, the oldest first. */
+  @Transactional(readOnly = true)
+  public List<PlanRepository.Row> plansOf(String slug, Person person) {
+    require(slug, person, Role.READER);
+    return plans.list(person.id(), List.of(slug));
   }
 
   /**
@@ -69,9 +102,7 @@ public class Farms {
     long id = farms.insert(Slugs.fresh(called), called, false);
     farms.put(id, person.id(), Role.OWNER);
     String first = insert(id, person, content, how).get(0);
-    String slug =
-        farms.list(person.id()).stream().filter(f -> f.id() == id).findFirst().orElseThrow().slug();
-    return new Made(slug, first);
+    return new Made(farms.slug(id), first);
   }
 
   /** Adds plans and records to a farm, all of them or none. */

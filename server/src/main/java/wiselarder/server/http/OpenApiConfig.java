@@ -24,6 +24,7 @@ import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Reason;
 import wiselarder.core.quantity.Stated;
 import wiselarder.core.records.ConditionSeen;
+import wiselarder.core.records.CoverSeen;
 import wiselarder.core.records.HoldLifted;
 import wiselarder.core.records.JobMarked;
 import wiselarder.core.records.LotCounted;
@@ -69,6 +70,30 @@ class OpenApiConfig {
           Map.entry("Anchor", Set.of("ofId")),
           Map.entry("PolicyView", Set.of("side", "cost")),
           Map.entry("ThousandView", Set.of("result")),
+          Map.entry(
+              "FarmMorning",
+              Set.of(
+                  "plan",
+                  "planName",
+                  "units",
+                  "verdict",
+                  "day",
+                  "lookedFrom",
+                  "bareOn",
+                  "missingKg",
+                  "bareInTenOn",
+                  "fed",
+                  "years",
+                  "until",
+                  "nextOn",
+                  "nextLast",
+                  "next",
+                  "late",
+                  "lateJob",
+                  "lateSince",
+                  "lastSeen",
+                  "reckonedAt")),
+          Map.entry("VerdictCount", Set.of("verdict")),
           Map.entry("HoldView", Set.of("cost", "costInDrought", "paysUpTo", "shortCostAYear")),
           Map.entry("DateView", Set.of("groupId")),
           Map.entry("Rung", Set.of("sign", "below")),
@@ -144,6 +169,11 @@ class OpenApiConfig {
                   "nitratePct")),
           Map.entry("LotFed", Set.of("groupId")),
           Map.entry("ConditionSeen", Set.of("weightKg")),
+          Map.entry("CoverSeen", Set.of("perUnitKg", "baseKg", "coverKgPerHa", "deadShare")),
+          Map.entry("FieldToWalk", Set.of("expectedCm", "grazedOn", "lastOn", "lastKgPerHa")),
+          Map.entry("FeedAhead", Set.of("bareNormal", "bareDry")),
+          Map.entry("Answer", Set.of("restDays", "rootsHold")),
+          Map.entry("ReadingLine", Set.of("growthKgPerHaDay", "usualKgPerHaDay")),
           Map.entry("RecordLine", Set.of("struckBy")),
           Map.entry("Told", Set.of("name", "number", "words")),
           Map.entry("Member", Set.of("before", "after")),
@@ -269,6 +299,7 @@ class OpenApiConfig {
     LotCounted.class,
     LotTested.class,
     ConditionSeen.class,
+    CoverSeen.class,
     JobMarked.class,
     HoldLifted.class,
     GrowthCurve.class,

@@ -12,6 +12,9 @@ import wiselarder.server.problem.ServerReason;
 
 /** Files as they come and go over HTTP. */
 public final class Transfer {
+  /** A table in text. */
+  public static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
+
   private Transfer() {}
 
   /** What came as a file of text. */

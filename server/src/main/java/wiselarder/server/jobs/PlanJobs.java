@@ -19,7 +19,7 @@ import wiselarder.server.weather.FarmWeather;
 
 /** The jobs of stored plans, with what became of them. */
 @Component
-class PlanJobs {
+public class PlanJobs {
   private static final int WEEK = 7;
 
   private final FarmWeather weather;
@@ -36,6 +36,11 @@ class PlanJobs {
     JobUnits said = new JobUnits(units == null ? plan.content().farm().units() : units);
     JobWords words = new JobWords(said, hazards);
     return jobs(engine, plan).stream().map(j -> view(plan, words, marked, j)).toList();
+  }
+
+  /** What is done, on one line, in the words of a system of units. */
+  public String title(Job job, Farm.UnitSystem units) {
+    return new JobWords(new JobUnits(units), hazards).title(job);
   }
 
   private static List<Job> jobs(Engine engine, StoredPlan plan) {

@@ -31,11 +31,12 @@ import wiselarder.core.records.LotTested;
  * <tr><td>11 to 12<td>seed in the shed: none where missing
  * <tr><td>12 to 13<td>the plan's own jobs and its drought plan, marks of jobs among the records: none where
  *     missing
+ * <tr><td>13 to 14<td>covers of fields among the records: none where missing
  * </table>
  */
 public final class Lift {
   /** The version that is written. */
-  public static final int PRESENT = 13;
+  public static final int PRESENT = 14;
 
   private static final JsonNode NONE = Json.MAPPER.createArrayNode();
 

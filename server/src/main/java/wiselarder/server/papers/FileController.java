@@ -203,9 +203,11 @@ class FileController {
     YearBalance balance = views.engine(season, stored).simulate(plan);
     String name = FarmFile.fileName(plan.farm().name() + "-ledger");
     return format == LedgerFormat.XLSX
-        ? Transfer.file(LedgerFile.xlsx(balance, system), name + ".xlsx", XLSX)
+        ? Transfer.file(LedgerFile.table(balance, system).xlsx("Ledger"), name + ".xlsx", XLSX)
         : Transfer.file(
-            LedgerFile.csv(balance, system).getBytes(StandardCharsets.UTF_8), name + ".csv", CSV);
+            LedgerFile.table(balance, system).csv().getBytes(StandardCharsets.UTF_8),
+            name + ".csv",
+            CSV);
   }
 
   /** How a ledger is written. */

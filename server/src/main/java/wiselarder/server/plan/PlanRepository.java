@@ -53,20 +53,20 @@ public class PlanRepository {
       String note,
       OffsetDateTime changedAt) {}
 
-  /** Every plan the person may see, by farm and age. */
-  public List<Row> list(long personId) {
+  /** Every plan of farms that the person may see, by farm and age. */
+  public List<Row> list(long personId, List<String> farms) {
     return jdbc.sql(
             """
             select p.slug, f.slug as farm, f.name as farm_name, f.is_demo, m.role, p.revision,
-                   p.content #>> '{plan,name}' as plan_name,
-                   p.content #>> '{plan,year,start}' as start,
-                   p.content #>> '{farm,note}' as note, p.changed_at
+                   p.name as plan_name, p.start, p.note, p.changed_at
             from plan p
             join farm f on f.id = p.farm_id
             join farm_member m on m.farm_id = f.id and m.person_id = :person
+            where f.slug = any(string_to_array(:farms, ','))
             order by f.id, p.id
             """)
         .param("person", personId)
+        .param("farms", String.join(",", farms))
         .query(
             (rs, n) ->
                 new Row(
@@ -149,8 +149,7 @@ public class PlanRepository {
   List<Plans.OtherPlan> others(long farmId, long planId) {
     return jdbc.sql(
             """
-            select slug, content #>> '{plan,name}' as name
-            from plan
+            select slug, name from plan
             where farm_id = :farm and id <> :plan
             order by id
             """)

@@ -62,9 +62,10 @@ public class Plans {
     return repository.stamp(slug, person.id()).orElseThrow(() -> new NoSuchElementException(slug));
   }
 
+  /** The plans of farms that the person may see, by farm and age. */
   @Transactional(readOnly = true)
-  public List<PlanRepository.Row> list(Person person) {
-    return repository.list(person.id());
+  public List<PlanRepository.Row> list(Person person, List<String> farms) {
+    return repository.list(person.id(), farms);
   }
 
   @Transactional(readOnly = true)

@@ -9,14 +9,17 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import wiselarder.core.engine.Engine;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.BodyCondition;
 import wiselarder.core.land.Field;
+import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.records.ConditionSeen;
+import wiselarder.core.records.CoverSeen;
 import wiselarder.core.records.Fact;
 import wiselarder.core.records.FarmRecord;
 import wiselarder.core.records.FarmRecords;
@@ -43,11 +46,13 @@ public class Records {
 
   private final RecordRepository repository;
   private final Plans plans;
+  private final Engine engine;
   private final Clock clock = Clock.systemUTC();
 
-  Records(RecordRepository repository, Plans plans) {
+  Records(RecordRepository repository, Plans plans, Engine engine) {
     this.repository = repository;
     this.plans = plans;
+    this.engine = engine;
   }
 
   /**
@@ -143,15 +148,21 @@ public class Records {
   }
 
   /** A record is about something that the plan holds. */
-  private static void check(FarmPlan plan, Fact fact) {
+  private void check(FarmPlan plan, Fact fact) {
     if (fact.lotId() != null) {
       known("record.lotId", plan.allLots().stream().map(Lot::id), fact.lotId());
     }
     if (fact.groupId() != null) {
       known("record.groupId", plan.farm().groups().stream().map(AnimalGroup::id), fact.groupId());
     }
+    if (fact instanceof CoverSeen c) {
+      known("record.fieldId", fieldIds(plan), c.fieldId());
+      Catalogue tables = engine.catalogue().on(plan.farm());
+      tables.forage(c.forageId());
+      c.signs().forEach(s -> tables.signs().sign(s.signId()).value(s.value()));
+    }
     if (fact instanceof HoldLifted h && h.fieldId() != null) {
-      known("lifted.fieldId", plan.farm().fields().stream().map(Field::id), h.fieldId());
+      known("lifted.fieldId", fieldIds(plan), h.fieldId());
     }
     if (fact instanceof ConditionSeen c) {
       plan.farm().groups().stream()
@@ -159,6 +170,10 @@ public class Records {
           .map(g -> BodyCondition.of(g.kind()))
           .forEach(s -> Check.range("condition.score", c.score(), s.lowest(), s.highest()));
     }
+  }
+
+  private static java.util.stream.Stream<String> fieldIds(FarmPlan plan) {
+    return plan.farm().fields().stream().map(Field::id);
   }
 
   private static void known(String field, java.util.stream.Stream<String> ids, String id) {

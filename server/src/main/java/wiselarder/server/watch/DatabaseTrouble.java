@@ -10,6 +10,10 @@ import wiselarder.server.problem.ServerReason;
 /** Faults of the database that are nobody's mistake, in plain words. */
 record DatabaseTrouble(HttpStatus status, ServerReason reason) {
   private static final String DISK_FULL = "53100";
+
+  /** What the pool says of a connection that broke before; it gives no state. */
+  private static final String POOL_CLOSED = "Connection is closed";
+
   private static final String TOO_MANY_CONNECTIONS = "53300";
 
   /** What a fault comes from, where it is the database that is gone, ending, or out of room. */
@@ -19,6 +23,9 @@ record DatabaseTrouble(HttpStatus status, ServerReason reason) {
         return of(e.getApplicationException()); // which could not be rolled back either
       }
       if (t instanceof SQLTransientConnectionException) {
+        return down();
+      }
+      if (t instanceof SQLException e && POOL_CLOSED.equals(e.getMessage())) {
         return down();
       }
       if (t instanceof SQLException e && e.getSQLState() != null) {

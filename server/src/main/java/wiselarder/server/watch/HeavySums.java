@@ -65,7 +65,7 @@ class HeavySums extends OncePerRequestFilter {
     Deadline.begin(longest.toNanos());
     try {
       String who = who(request);
-      if (who == null || !HEAVY.matcher(request.getRequestURI()).matches()) {
+      if (who == null || !isHeavy(request.getRequestURI())) {
         chain.doFilter(request, response);
       } else {
         inTurn(who, request, response, chain);
@@ -73,6 +73,11 @@ class HeavySums extends OncePerRequestFilter {
     } finally {
       Deadline.forget();
     }
+  }
+
+  /** True of a sum that runs many years. */
+  static boolean isHeavy(String path) {
+    return HEAVY.matcher(path).matches();
   }
 
   /** A person; of the visitor, who is many, the browser. */

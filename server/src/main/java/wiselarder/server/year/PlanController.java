@@ -29,7 +29,6 @@ import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Stated;
 import wiselarder.server.people.Person;
 import wiselarder.server.plan.AlsoIn;
-import wiselarder.server.plan.PlanRepository;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.Revision;
 import wiselarder.server.plan.StoredPlan;
@@ -104,11 +103,6 @@ class PlanController {
       @Schema(nullable = true) Set<YearView.Part> parts,
       @Schema(nullable = true) String about,
       @Schema(nullable = true) YearView.Shelves shelves) {}
-
-  @GetMapping("/plans")
-  List<PlanRepository.Row> list(@AuthenticationPrincipal Person person) {
-    return plans.list(person);
-  }
 
   /** A plan with its year, as it was drawn last where nothing changed since. */
   @ApiResponse(

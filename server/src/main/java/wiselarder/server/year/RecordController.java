@@ -69,7 +69,7 @@ class RecordController {
    */
   record WriteRequest(String commandId, String device, List<NewRecord> records) {}
 
-  /** The newest records about one lot or group, or about all; the newest first. */
+  /** The newest records about one lot, group or field, or about all; the newest first. */
   @GetMapping
   List<RecordLine> list(
       @PathVariable String id,
@@ -80,7 +80,10 @@ class RecordController {
     List<RecordLine> views = new ArrayList<>();
     for (FarmRecord r : known.written()) {
       boolean wanted =
-          about == null || about.equals(r.fact().lotId()) || about.equals(r.fact().groupId());
+          about == null
+              || about.equals(r.fact().lotId())
+              || about.equals(r.fact().groupId())
+              || about.equals(r.fact().fieldId());
       if (wanted && !(r.fact() instanceof Struck)) {
         views.add(view(r, struck.get(r.id())));
       }

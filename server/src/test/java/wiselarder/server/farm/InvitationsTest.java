@@ -59,7 +59,8 @@ class InvitationsTest {
     assertThat(offer.get("role").asString()).isEqualTo("PLANNER");
     assertThat(offer.get("invitedBy").asString()).isEqualTo("ann");
     assertThat(accept(bea, token, "bea@farm.example").status()).isEqualTo(200);
-    assertThat(bea.get("/api/farms").json().get(0).get("role").asString()).isEqualTo("PLANNER");
+    assertThat(bea.get("/api/farms").json().get("farms").get(0).get("role").asString())
+        .isEqualTo("PLANNER");
     assertThat(accept(Http.stranger(), token, "cleo@farm.example").status()).isEqualTo(404);
     assertThat(people()).hasSize(2);
   }
@@ -99,7 +100,8 @@ class InvitationsTest {
     assertThat(bea.post("/api/invitations/" + invite("Bea", "PLANNER") + "/mine", "{}").status())
         .isEqualTo(200);
     bea.post("/api/invitations/" + invite("Bea", "READER") + "/mine", "{}");
-    assertThat(bea.get("/api/farms").json().get(0).get("role").asString()).isEqualTo("PLANNER");
+    assertThat(bea.get("/api/farms").json().get("farms").get(0).get("role").asString())
+        .isEqualTo("PLANNER");
   }
 
   @Test
@@ -131,7 +133,8 @@ class InvitationsTest {
     Http.Answer last = ann.put(farm + "/people/" + annId, "{\"role\": \"READER\"}");
     assertThat(last.json().get("code").asString()).isEqualTo("last_owner");
     ann.put(farm + "/people/" + beaId, "{\"role\": \"OWNER\"}");
-    assertThat(bea.get("/api/farms").json().get(0).get("role").asString()).isEqualTo("OWNER");
+    assertThat(bea.get("/api/farms").json().get("farms").get(0).get("role").asString())
+        .isEqualTo("OWNER");
     assertThat(ann.delete(farm + "/people/" + annId).status()).as("ann leaves").isEqualTo(204);
     assertThat(ann.get(farm + "/people").status()).isEqualTo(404);
     assertThat(bea.delete(farm + "/people/" + beaId).status()).isEqualTo(422);

@@ -132,7 +132,11 @@ class RolesTest {
   void theVisitorSeesTheDemoFarmsOnlyAndMakesNone() {
     new Ground();
     Http visitor = Http.visitor();
-    visitor.get("/api/farms").json().forEach(f -> assertThat(f.get("demo").asBoolean()).isTrue());
+    visitor
+        .get("/api/farms")
+        .json()
+        .get("farms")
+        .forEach(f -> assertThat(f.get("demo").asBoolean()).isTrue());
     assertThat(visitor.post("/api/farms/file", FILE).status()).isEqualTo(403);
     assertThat(visitor.delete("/api/farms/quillback").status()).isEqualTo(403);
     assertThat(Http.person("own").get("/api/plans/quillback").status()).isEqualTo(404);
@@ -350,6 +354,7 @@ class RolesTest {
             case "POST /api/plans/{id}/file", "POST /api/plans/{id}/lists/{kind}" -> "?revision=1";
             case "POST /api/plans/{id}/map" -> "?revision=1&forageId=timothy";
             case "POST /api/plans/{id}/map/preview" -> "?forageId=timothy";
+            case "GET /api/plans/{id}/walk" -> "?on=2027-12-01";
             case "GET /api/plans/{id}/fitting" -> "?sowOn=2027-10-01";
             case "GET /api/plans/{id}/let-grow" -> "?fieldId=saddle&from=2028-03-01";
             case "POST /api/plans/{id}/weather", "POST /api/plans/{id}/weather/preview" ->

@@ -278,7 +278,7 @@ class SignInTest {
       strings = {
         "/",
         "/api/session",
-        "/api/plans",
+        "/api/farms",
         "/api/nothing",
         "/actuator/health",
         "/deep/link",

@@ -163,12 +163,12 @@ class ListsTest {
   @Test
   void theLedgerAsCsvAndAsSpreadsheetHoldTheSameFigures() throws IOException {
     YearBalance year = ENGINE.simulate(DEMO);
-    List<String> lines = LedgerFile.csv(year, UnitSystem.METRIC).lines().toList();
+    List<String> lines = LedgerFile.table(year, UnitSystem.METRIC).csv().lines().toList();
     assertThat(lines.get(0)).startsWith("month,need_kg,growing_kg");
     assertThat(lines).hasSize(14);
     assertThat(lines.get(13))
         .startsWith("year,%d,".formatted(Math.round(Ledger.total(year).needKg())));
-    byte[] xlsx = LedgerFile.xlsx(year, UnitSystem.METRIC);
+    byte[] xlsx = LedgerFile.table(year, UnitSystem.METRIC).xlsx("Ledger");
     try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(xlsx))) {
       Sheet sheet = book.getSheetAt(0);
       for (int r = 1; r < lines.size(); r++) {

@@ -1,6 +1,7 @@
 package wiselarder.server.watch;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.sql.SQLException;
 import java.sql.SQLTransientConnectionException;
@@ -8,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.converter.HttpMessageNotWritableException;
 import org.springframework.transaction.TransactionSystemException;
 import wiselarder.server.problem.ServerReason;
 
@@ -36,6 +38,16 @@ class DatabaseTroubleTest {
         .hasValueSatisfying(t -> assertThat(t.status()).isEqualTo(HttpStatus.SERVICE_UNAVAILABLE));
   }
 
+  /** Where a commit breaks, only the rollback after it is told, on a connection that is closed. */
+  @Test
+  void aCommitThatBrokeIsADatabaseThatIsDown() {
+    assertThat(
+            DatabaseTrouble.of(
+                new TransactionSystemException(
+                    "JDBC rollback failed", new SQLException("Connection is closed"))))
+        .hasValueSatisfying(t -> assertThat(t.status()).isEqualTo(HttpStatus.SERVICE_UNAVAILABLE));
+  }
+
   @Test
   void aPoolThatIsEmptyIsADatabaseThatIsDown() {
     assertThat(DatabaseTrouble.of(new SQLTransientConnectionException("no connection")))
@@ -48,5 +60,19 @@ class DatabaseTroubleTest {
   void mistakesAreNoTrouble(String state) {
     assertThat(DatabaseTrouble.of(new SQLException("x", state))).isEmpty();
     assertThat(DatabaseTrouble.of(new IllegalStateException("x"))).isEmpty();
+  }
+
+  /** The session is stored as an answer is written: what fails there is the database's too. */
+  @Test
+  void anAnswerThatIsNotWrittenBecauseOfTheDatabaseIsSaidSo() {
+    UnwrittenAnswers answers = new UnwrittenAnswers();
+    HttpMessageNotWritableException unwritten =
+        new HttpMessageNotWritableException(
+            "x", new IllegalStateException(new SQLException("y", "57P01")));
+    assertThatThrownBy(() -> answers.resolveException(null, null, null, unwritten))
+        .isSameAs(unwritten);
+    assertThat(DatabaseTrouble.of(unwritten)).isPresent();
+    HttpMessageNotWritableException mistake = new HttpMessageNotWritableException("x");
+    assertThat(answers.resolveException(null, null, null, mistake)).isNull();
   }
 }

@@ -66,10 +66,10 @@ class WatchTest {
     Logger logger = (Logger) LoggerFactory.getLogger("wiselarder.server.watch.RequestLog");
     logger.setLevel(ch.qos.logback.classic.Level.INFO);
     Lines log = listen(logger.getName());
-    visitor.get("/api/plans");
+    visitor.get("/api/farms");
     visitor.get("/api/invitations/secret-token");
-    ILoggingEvent plans = log.next("/api/plans");
-    assertThat(plans.getFormattedMessage()).matches("GET /api/plans 200 \\d+ ms person \\d+");
+    ILoggingEvent plans = log.next("/api/farms");
+    assertThat(plans.getFormattedMessage()).matches("GET /api/farms 200 \\d+ ms person \\d+");
     assertThat(plans.getMDCPropertyMap().get("request")).matches("[0-9a-f]{8}");
     assertThat(log.next("/api/invitations").getFormattedMessage())
         .contains("/api/invitations/...")

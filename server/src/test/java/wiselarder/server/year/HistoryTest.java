@@ -174,7 +174,8 @@ class HistoryTest {
     assertThat(told.get("how").asString()).isEqualTo("COPIED");
     assertThat(told.get("number").asInt()).isEqualTo(1);
     edit(1, "null", "{\"namePlan\": \"Wet year\"}");
-    assertThat(http.get("/api/plans").json().toString()).contains("Wet year", "Dry year");
+    assertThat(http.get("/api/farms/quillback/plans").json().toString())
+        .contains("Wet year", "Dry year");
     assertThat(http.post(PLAN + "/copy", "{\"name\": \"\"}").status()).isEqualTo(422);
   }
 
@@ -213,7 +214,7 @@ class HistoryTest {
     assertThat(ann.delete("/api/plans/" + plan).status()).isEqualTo(422);
     ann.post("/api/plans/" + plan + "/copy", "{\"name\": \"Second\"}");
     assertThat(ann.delete("/api/plans/" + plan).status()).isEqualTo(204);
-    assertThat(ann.get("/api/plans").json()).hasSize(1);
+    assertThat(ann.get("/api/farms").json().get("farms").get(0).get("plans")).hasSize(1);
   }
 
   /** Undo, redo, going back, a file, a list and a map each name the revision that was seen. */

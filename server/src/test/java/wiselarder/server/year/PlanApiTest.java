@@ -470,7 +470,7 @@ class PlanApiTest {
 
   @Test
   void everyAnswerCarriesAStrictPolicy() {
-    for (String path : new String[] {"/", "/api/plans", "/land"}) {
+    for (String path : new String[] {"/", "/api/farms", "/land"}) {
       Http.Answer answer = http.get(path);
       assertThat(answer.status()).isEqualTo(200);
       assertThat(answer.raw().headers().firstValue("Content-Security-Policy").orElse(""))

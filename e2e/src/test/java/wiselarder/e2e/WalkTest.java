@@ -1,0 +1,189 @@
+package wiselarder.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** A round over the fields: on a phone in the field, and what the office sees of it. */
+class WalkTest {
+  private static Product product;
+
+  @BeforeAll
+  static void start() {
+    product = Product.fresh("walk");
+  }
+
+  @AfterAll
+  static void stop() {
+    product.close();
+  }
+
+  @BeforeEach
+  void reset() {
+    product.resetDemo();
+  }
+
+  private static Page at(String plan, int width, int height, String on) {
+    Page page = product.visitorPage(width, height);
+    page.navigate(product.url() + "/#/plan/" + plan + "/walk");
+    Hand.input(page, "Walked on").fill(on);
+    assertThat(page.getByRole(AriaRole.HEADING).first()).containsText(on.substring(0, 4));
+    return page;
+  }
+
+  private static Locator row(Page page, String field) {
+    return page.locator(".field-row").filter(new Locator.FilterOptions().setHasText(field));
+  }
+
+  private static Locator answer(Page page) {
+    return page.getByTestId("walk-answer");
+  }
+
+  private static void press(Page page, String name) {
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true))
+        .click();
+  }
+
+  @Test
+  void twoFieldsAreReadOnThePhoneAndTheOfficeSeesThem() {
+    Page office = at("quillback", 1280, 800, "2028-04-20");
+    assertThat(office.getByText("14 fields, 0 read this day.")).isVisible();
+    String before = office.getByTestId("feed-ahead").locator("dd").first().innerText();
+
+    Page phone = product.visitorPage(390, 844);
+    phone.navigate(product.demo());
+    Hand.MOUSE.link(phone, "Walk");
+    Hand.input(phone, "Walked on").fill("2028-04-20");
+    assertThat(phone.getByRole(AriaRole.HEADING).first()).hasText("Thu 20 Apr 2028");
+    press(phone, "What moves most");
+    Locator first = phone.locator(".field-row").first();
+    assertThat(first).containsText("first");
+    first.click();
+    // nothing is kept that nobody has read
+    assertThat(answer(phone)).hasCount(0);
+    assertThat(phone.getByText("Keep, next field")).isDisabled();
+    press(phone, "By eye");
+    press(phone, "as expected");
+    assertThat(answer(phone)).containsText("Hardly a day’s feed more or less");
+    press(phone, "Stick");
+    Hand.input(phone, "Height, in").fill("4");
+    assertThat(answer(phone)).containsText(Pattern.compile("About \\d+ days’ less feed"));
+    assertThat(answer(phone)).containsText("Not ready");
+    Hand.input(phone, "Height, in").fill("30");
+    assertThat(answer(phone)).containsText(Pattern.compile("About \\d+ days?’s? more feed"));
+    Locator tips = phone.getByRole(AriaRole.GROUP, group("Tips, as by biting"));
+    tips.getByText("mostly blunt").click();
+    assertThat(answer(phone)).containsText("Not ready: grazed lately.");
+    tips.getByText("mostly blunt").click();
+    press(phone, "Lower");
+    assertThat(Hand.input(phone, "Height, in")).hasValue("29.5");
+    Hand.input(phone, "Height, in").fill("5 6 4");
+    assertThat(phone.getByText("in, 3 readings")).isVisible();
+    assertThat(answer(phone)).containsText("less feed");
+    Assertions.assertThat(AccessTest.violations(phone)).isEmpty();
+    Assertions.assertThat(AccessTest.offTheSide(phone)).isEmpty();
+    press(phone, "Keep, next field");
+    assertThat(phone.getByTestId("field-reading")).containsText("2 of 14");
+    Hand.input(phone, "Height, in").fill("4");
+    assertThat(answer(phone)).containsText("was expected");
+    press(phone, "Keep, next field");
+    assertThat(phone.getByTestId("field-reading")).containsText("3 of 14");
+    press(phone, "To the round");
+    assertThat(phone.getByText("14 fields, 2 read this day.")).isVisible();
+
+    // the office hears of it, and its forecast is another
+    assertThat(office.getByText("14 fields, 2 read this day.")).isVisible();
+    assertThat(office.getByTestId("feed-ahead").locator("dd").first()).not().hasText(before);
+    assertThat(office.getByTestId("readings").locator("tbody tr")).hasCount(2);
+    office
+        .getByTestId("readings")
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Strike out"))
+        .first()
+        .click();
+    assertThat(phone.getByText("14 fields, 1 read this day.")).isVisible();
+    office.context().close();
+    phone.context().close();
+  }
+
+  /** In kg and hectares, by a plate with a line of its own: 100 x 16 + 300 is 1,900. */
+  @Test
+  void aPlateIsReadByItsLineAndGrowthIsMeasured() {
+    Page page = at("campo-garza-mora", 1280, 800, "2027-09-20");
+    row(page, "Tambo Norte").click();
+    press(page, "Plate");
+    Hand.input(page, "Readings of the plate").fill("15 17 16");
+    assertThat(answer(page)).containsText("2,740 kg/ha stands");
+    Hand.MOUSE.type(Hand.input(page, "The plate's line: for each unit"), "100");
+    Hand.MOUSE.type(Hand.input(page, "and on top"), "300");
+    Hand.input(page, "Note").fill("after the rain");
+    assertThat(answer(page)).containsText("1,900 kg/ha stands");
+    press(page, "Keep, next field");
+    assertThat(page.getByTestId("readings")).containsText("by plate; after the rain");
+    Hand.input(page, "Walked on").fill("2027-10-01");
+    assertThat(row(page, "Tambo Norte")).containsText("1,900 read 11 days ago");
+    row(page, "Tambo Norte").click();
+    press(page, "By eye");
+    Hand.MOUSE.type(Hand.input(page, "Cover"), "2600");
+    assertThat(answer(page)).containsText("2,600 kg/ha stands");
+    press(page, "Keep, next field");
+    Locator lines = page.getByTestId("readings").locator("tbody tr");
+    assertThat(lines).hasCount(2);
+    // grown between the two, and what was expected to
+    assertThat(lines.first().locator("td").nth(3)).hasText(Pattern.compile("-?\\d+\\.\\d"));
+    assertThat(lines.first().locator("td").nth(4)).hasText(Pattern.compile("\\d+\\.\\d"));
+    // the plate's line is kept on this device
+    row(page, "Tambo Sur").click();
+    press(page, "Plate");
+    assertThat(Hand.input(page, "The plate's line: for each unit")).hasValue("100");
+    page.context().close();
+  }
+
+  /** Rye sown in the plan: tall is not enough, and once plants lift it stays shut. */
+  @Test
+  void aYoungStandIsPulledBeforeItIsOpened() {
+    Page page = product.visitorPage(390, 844);
+    page.navigate(product.url() + "/#/plan/quillback/walk");
+    page.getByRole(AriaRole.HEADING).first().waitFor();
+    page.evaluate(
+        """
+        async () => {
+          const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]);
+          const plan = await (await fetch('/api/plans/quillback')).json();
+          const sowing = {id: 's1', fieldId: 'saddle', forageId: 'cereal_rye', sowOn: '2027-09-05',
+            preparation: 'FULL_SEEDBED', yieldKgPerHa: null, seedShare: 1, endsOn: null};
+          const answer = await fetch('/api/plans/quillback/edits', {method: 'POST',
+            headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': token},
+            body: JSON.stringify({revision: plan.revision, onTopOf: null, alsoIn: [],
+              edits: [{putSowing: sowing}]})});
+          if (!answer.ok) throw new Error(await answer.text());
+        }""");
+    Hand.input(page, "Walked on").fill("2027-10-12");
+    assertThat(page.getByRole(AriaRole.HEADING).first()).containsText("12 Oct 2027");
+    row(page, "Saddle").click();
+    assertThat(page.getByTestId("young-rule")).containsText("open from 7 in where roots hold");
+    Hand.input(page, "Height, in").fill("9");
+    assertThat(answer(page)).containsText("Tall enough is not enough");
+    Locator pull = page.getByRole(AriaRole.GROUP, group("Pulled, as a beast does"));
+    pull.getByText("leaf tears").click();
+    assertThat(answer(page)).containsText("Ready.");
+    pull.getByText("most plants lift").click();
+    assertThat(answer(page)).containsText("Nobody comes in until a pull says that roots hold");
+    press(page, "Keep, next field");
+    assertThat(page.getByTestId("field-reading")).containsText("8 of 14");
+    press(page, "To the round");
+    assertThat(row(page, "Saddle")).containsText("shut, as plants lift");
+    page.context().close();
+  }
+
+  private static Page.GetByRoleOptions group(String name) {
+    return new Page.GetByRoleOptions().setName(name);
+  }
+}

@@ -1,0 +1,126 @@
+package wiselarder.server.walk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+import wiselarder.server.App;
+import wiselarder.server.Http;
+
+/** A round over the fields of a demo farm, on the real database. */
+class WalkApiTest {
+  private static final String PLAN = "/api/plans/quillback";
+  private static final String WALK = PLAN + "/walk?on=2028-04-20";
+  private Http http;
+
+  @BeforeEach
+  void demoAsItShips() {
+    App.resetDemo();
+    http = Http.visitor();
+  }
+
+  private static String reading(double kgPerHa) {
+    return """
+        {"kind": "COVER_SEEN", "fieldId": "home-bottom", "forageId": "tall_fescue_novel",
+         "way": "EYE", "coverKgPerHa": %s, "signs": [{"signId": "tips_bitten", "value": "pointed"}]}"""
+        .formatted(kgPerHa);
+  }
+
+  private static String written(String command, String on, String reading) {
+    return """
+        {"commandId": "%s", "device": "yard phone", "records": [{"on": "%s", "fact": %s}]}"""
+        .formatted(command, on, reading);
+  }
+
+  private JsonNode field(JsonNode walk, String id) {
+    for (JsonNode f : walk.get("fields")) {
+      if (f.get("fieldId").asString().equals(id)) {
+        return f;
+      }
+    }
+    throw new AssertionError("no field " + id);
+  }
+
+  /** Asked, then written down, then struck out: what was answered is what comes, and goes again. */
+  @Test
+  void aReadingMovesTheForecastAndStruckOutItMovesItBack() {
+    JsonNode walk = http.get(WALK).json();
+    assertThat(walk.get("fields")).hasSize(14);
+    assertThat(walk.get("first")).isNotEmpty();
+    double expected = field(walk, "home-bottom").get("expectedKgPerHa").asDouble();
+    assertThat(expected).isBetween(800.0, 5000.0);
+    String asked = "{\"on\": \"2028-04-20\", \"reading\": %s}".formatted(reading(expected - 500));
+    JsonNode answer = http.post(PLAN + "/walk/answer", asked).json();
+    assertThat(answer.get("feedDays").asDouble()).isNegative();
+    assertThat(http.get(WALK).json()).as("nothing is kept").isEqualTo(walk);
+    String command = written("w1", "2028-04-20", reading(expected - 500));
+    assertThat(http.post(PLAN + "/records", command).status()).isEqualTo(200);
+    assertThat(http.post(PLAN + "/records", command).status()).isEqualTo(200);
+    JsonNode after = http.get(WALK).json();
+    assertThat(after.get("ahead")).isEqualTo(answer.get("after"));
+    assertThat(field(after, "home-bottom").get("readToday").asBoolean()).isTrue();
+    JsonNode lines = http.get(PLAN + "/walk/readings").json();
+    assertThat(lines).hasSize(1);
+    assertThat(lines.get(0).get("coverKgPerHa").asDouble()).isEqualTo(expected - 500);
+    String struck =
+        """
+        {"commandId": "w2", "device": "yard phone", "records": [{"on": "2028-04-20",
+         "fact": {"kind": "STRUCK", "record": "w1", "why": "wrong field"}}]}""";
+    assertThat(http.post(PLAN + "/records", struck).status()).isEqualTo(200);
+    assertThat(http.get(WALK).json()).isEqualTo(walk);
+  }
+
+  @Test
+  void readingsComeAsAList() {
+    http.post(PLAN + "/records", written("w1", "2028-04-10", reading(2000)));
+    http.post(PLAN + "/records", written("w2", "2028-04-20", reading(2240)));
+    String[] lines =
+        http.get(PLAN + "/walk/readings/file?units=METRIC").raw().body().strip().split("\r?\n");
+    assertThat(lines[0])
+        .startsWith("field,date,cover_kg_per_ha,low_kg_per_ha,high_kg_per_ha,expected_kg_per_ha");
+    assertThat(lines[1]).startsWith("Home Bottom,2028-04-10,2000,1500,2500,").endsWith(",,");
+    assertThat(lines[2]).startsWith("Home Bottom,2028-04-20,2240,1680,2800,");
+    // a number stays a number, also below nothing
+    http.post(PLAN + "/records", written("w3", "2028-04-21", reading(900)));
+    String[] shrunk =
+        http.get(PLAN + "/walk/readings/file?units=METRIC").raw().body().strip().split("\r?\n");
+    assertThat(shrunk[3].split(",")[7]).matches("-\\d+\\.\\d");
+    assertThat(http.get(PLAN + "/walk/readings/file?units=IMPERIAL").raw().body())
+        .contains("cover_lb_per_ac")
+        .contains("Home Bottom,2028-04-10,1784,");
+  }
+
+  @Test
+  void aDayOutsideOfThePlanIsRefused() {
+    assertThat(http.get(PLAN + "/walk?on=2040-01-01").status()).isEqualTo(422);
+    assertThat(http.get(PLAN + "/walk?on=2040-01-01").json().get("code").asString())
+        .isEqualTo("date_outside_plan");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "\"fieldId\": \"none\", \"forageId\": \"timothy\", \"way\": \"EYE\", \"coverKgPerHa\": 9 | record.fieldId",
+        "\"fieldId\": \"home-bottom\", \"forageId\": \"moss\", \"way\": \"EYE\", \"coverKgPerHa\": 9 | forageId",
+        "\"fieldId\": \"home-bottom\", \"forageId\": \"timothy\", \"way\": \"EYE\" | seen.coverKgPerHa",
+        "\"fieldId\": \"home-bottom\", \"forageId\": \"timothy\", \"way\": \"HEIGHT\", \"heightsCm\": [] | seen.heightsCm",
+        "\"fieldId\": \"home-bottom\", \"forageId\": \"timothy\", \"way\": \"HEIGHT\", \"heightsCm\": [900] | measured.heightCm",
+        "\"fieldId\": \"home-bottom\", \"forageId\": \"timothy\", \"way\": \"PLATE\", \"plate\": [9] | seen.plate",
+        "\"fieldId\": \"home-bottom\", \"forageId\": \"timothy\", \"way\": \"CLIP\", \"clips\": [] | seen.clips",
+        "\"fieldId\": \"home-bottom\", \"forageId\": \"timothy\", \"way\": \"EYE\", \"coverKgPerHa\": 9, \"signs\": [{\"signId\": \"x\", \"value\": \"y\"}] | sign.signId",
+        "\"fieldId\": \"home-bottom\", \"forageId\": \"timothy\", \"way\": \"EYE\", \"coverKgPerHa\": 9, \"deadShare\": 3 | seen.deadShare",
+      })
+  void whatCannotBeIsRefusedByNameAndNothingIsKept(String reading, String field) {
+    Http.Answer answer =
+        http.post(
+            PLAN + "/records",
+            written("w1", "2028-04-20", "{\"kind\": \"COVER_SEEN\", " + reading + "}"));
+    assertThat(answer.status()).as(answer.raw().body()).isEqualTo(422);
+    assertThat(answer.json().get("field").asString()).contains(field);
+    assertThat(http.get(PLAN + "/walk/readings").json()).isEmpty();
+  }
+}

@@ -1,0 +1,500 @@
+<script lang="ts">
+  import type {
+    CoverSeen,
+    FeedAhead,
+    FieldToWalk,
+    ReadingLine,
+    SwardSign,
+    WalkAnswer,
+    YoungRule,
+  } from '../api/client';
+  import Choice from '../form/Choice.svelte';
+  import NumberField from '../form/NumberField.svelte';
+  import { thePlan } from '../plan/context';
+  import CoverTrace, { type Dot } from '../ruler/CoverTrace.svelte';
+  import { dayOf } from '../units/dates';
+  import { rounded, toSi, unitOf } from '../units/units';
+  import {
+    differenceText,
+    expectedText,
+    movesText,
+    paceText,
+    signTitle,
+    signWord,
+    standsText,
+    useText,
+    youngText,
+  } from '../words/walk';
+  import { plateLine } from './plate';
+
+  const open = thePlan();
+
+  let {
+    field,
+    place,
+    on,
+    signs,
+    before,
+    readings,
+    young,
+    needKgPerDay,
+    alone,
+    onkept,
+    onback,
+  }: {
+    field: FieldToWalk;
+    place: string;
+    on: string;
+    signs: SwardSign[];
+    before: FeedAhead;
+    readings: ReadingLine[];
+    /** When it may be opened, where what stands there is young. */
+    young: YoungRule | null;
+    /** What all animals eat in a day of the next weeks. */
+    needKgPerDay: number;
+    /** Nothing else is on the screen. */
+    alone: boolean;
+    onkept: () => void;
+    onback: () => void;
+  } = $props();
+
+  type Way = CoverSeen['way'];
+  const WAYS: { id: Way; name: string }[] = [
+    { id: 'HEIGHT', name: 'Stick' },
+    { id: 'PLATE', name: 'Plate' },
+    { id: 'CLIP', name: 'Frames' },
+    { id: 'EYE', name: 'By eye' },
+  ];
+  const SEASONS: { id: CoverSeen['season']; name: string }[] = [
+    { id: 'SPRING', name: 'Spring growth' },
+    { id: 'SUMMER', name: 'Summer growth' },
+    { id: 'AUTUMN', name: 'Autumn growth' },
+    { id: 'WINTER_STANDING', name: 'Standing after growth stopped' },
+  ];
+  const DENSITIES: { id: CoverSeen['density']; name: string }[] = [
+    { id: 'THIN', name: 'thin' },
+    { id: 'ORDINARY', name: 'ordinary' },
+    { id: 'DENSE', name: 'dense' },
+  ];
+  const DEAD = [
+    { share: 0, name: 'none' },
+    { share: 0.25, name: '¼' },
+    { share: 0.5, name: '½' },
+    { share: 0.75, name: '¾' },
+  ];
+  const half = open.system === 'IMPERIAL' ? 0.5 : 1;
+  const line = plateLine();
+
+  let way = $state<Way>('HEIGHT');
+  /** Where one begins with plus and minus; nothing is kept that nobody has read. */
+  const expected = $derived(
+    field.expectedCm === null
+      ? 10 * half
+      : Math.round(rounded(field.expectedCm, 'depth', open.system) / half) * half,
+  );
+  let heights = $state('');
+  let plates = $state('');
+  let clips = $state('');
+  let eyeKg = $state<number | null>(null);
+  let perUnitKg = $state(line.perUnitKg);
+  let baseKg = $state(line.baseKg);
+  let frameM2 = $state(0.25);
+  let dmShare = $state(0.22);
+  /** As the plants are thought to be until somebody says otherwise. */
+  let said = $state<CoverSeen['season'] | null>(null);
+  const season = $derived(said ?? field.season);
+  let density = $state<CoverSeen['density']>('ORDINARY');
+  let dead = $state<number | null>(null);
+  let shown = $state<Record<string, string>>({});
+  let note = $state('');
+  let answer = $state.raw<WalkAnswer | null>(null);
+  let wrong = $state('');
+  let keeping = $state(false);
+
+  const numbers = (text: string) =>
+    text
+      .trim()
+      .split(/[\s;]+/)
+      .filter((t) => t !== '')
+      .map((t) => Number(t.replace(',', '.')));
+  const typed = $derived(
+    way === 'HEIGHT' ? numbers(heights) : way === 'PLATE' ? numbers(plates) : numbers(clips),
+  );
+  const reading = $derived.by((): CoverSeen | null => {
+    if (way === 'EYE' ? eyeKg === null : !typed.length || !typed.every(Number.isFinite))
+      return null;
+    return {
+      kind: 'COVER_SEEN',
+      fieldId: field.fieldId,
+      forageId: field.forageId,
+      way,
+      season,
+      density,
+      heightsCm: way === 'HEIGHT' ? typed.map((n) => toSi(n, 'depth', open.system)) : [],
+      plate: way === 'PLATE' ? typed : [],
+      perUnitKg: way === 'PLATE' ? perUnitKg : null,
+      baseKg: way === 'PLATE' ? baseKg : null,
+      clips: way === 'CLIP' ? typed.map((freshG) => ({ freshG, dmShare, frameM2 })) : [],
+      coverKgPerHa: way === 'EYE' ? eyeKg : null,
+      deadShare: dead,
+      signs: Object.entries(shown)
+        .filter(([, value]) => value !== '')
+        .map(([signId, value]) => ({ signId, value })),
+      note,
+    };
+  });
+
+  /** One question at a time; what was asked before the last change is not shown. */
+  let asking = 0;
+  $effect(() => {
+    const asked = reading;
+    const number = ++asking;
+    wrong = '';
+    if (asked === null) {
+      answer = null;
+      return;
+    }
+    const wait = setTimeout(() => void ask(number, asked), 150);
+    return () => clearTimeout(wait);
+  });
+  $effect(() => () => (asking = -1));
+  async function ask(number: number, asked: CoverSeen) {
+    try {
+      const found = await open.api.walkAnswer(open.view!.id, on, asked);
+      if (number === asking) answer = found;
+    } catch (e) {
+      if (number !== asking) return;
+      answer = null;
+      wrong = open.explain(e);
+    }
+  }
+
+  function step(by: number) {
+    const one = numbers(heights);
+    const mean = one.length ? one.reduce((s, n) => s + n, 0) / one.length : expected;
+    heights = String(Math.max(0, Math.round((mean + by * half) / half) * half));
+  }
+  async function keep() {
+    if (!reading || keeping) return;
+    keeping = true;
+    line.keep(perUnitKg, baseKg);
+    const kept = await open.write([{ on, fact: reading }]);
+    keeping = false;
+    if (kept) onkept();
+  }
+
+  const year = $derived(open.view!.year);
+  const covers = $derived(year.fields.find((f) => f.id === field.fieldId)?.coverKgPerHa ?? []);
+  const at = $derived(dayOf(year.start, on));
+  const dots = $derived<Dot[]>([
+    ...readings
+      .filter((r) => r.on !== on || !answer)
+      .map((r) => ({
+        day: dayOf(year.start, r.on),
+        kgPerHa: r.coverKgPerHa,
+        lowKgPerHa: r.lowKgPerHa,
+        highKgPerHa: r.highKgPerHa,
+      })),
+    ...(answer
+      ? [
+          {
+            day: at,
+            kgPerHa: answer.seen.coverKgPerHa,
+            lowKgPerHa: answer.seen.lowKgPerHa,
+            highKgPerHa: answer.seen.highKgPerHa,
+            now: true,
+          },
+        ]
+      : []),
+  ]);
+  const name = $derived(open.view!.farm.fields.find((f) => f.id === field.fieldId)!.name);
+  const good = $derived(answer?.ready && !field.shut);
+</script>
+
+<section class="panel reading" aria-labelledby="reading-title" data-testid="field-reading">
+  <header>
+    <svelte:element this={alone ? 'h1' : 'h2'} id="reading-title"
+      >{name} <span class="quiet">{place}</span></svelte:element
+    >
+    <button class="btn plain tall" onclick={onback}>To the round</button>
+  </header>
+  <p class="quiet">{expectedText(field, open.system)}</p>
+  {#if young}<p data-testid="young-rule">{youngText(young, open.system)}</p>{/if}
+  {#if open.mayWrite}
+    <div class="ways" role="group" aria-label="Measured by">
+      {#each WAYS as w (w.id)}
+        <button aria-pressed={way === w.id} onclick={() => (way = w.id)}>{w.name}</button>
+      {/each}
+    </div>
+    {#if way === 'HEIGHT'}
+      <div class="stepper">
+        <button class="big" aria-label="Lower" onclick={() => step(-1)}>−</button>
+        <label
+          ><input
+            class="figure"
+            inputmode="text"
+            aria-label={`Height, ${unitOf('depth', open.system)}`}
+            placeholder={String(expected)}
+            bind:value={heights}
+          /><span
+            >{unitOf('depth', open.system)}{typed.length > 1
+              ? `, ${typed.length} readings`
+              : ''}</span
+          ></label
+        >
+        <button class="big" aria-label="Higher" onclick={() => step(1)}>+</button>
+      </div>
+    {:else if way === 'PLATE'}
+      <label class="field"
+        ><span>Readings of the plate</span>
+        <input class="input figure tall" bind:value={plates} placeholder="14 16 12 15" /></label
+      >
+      <div class="two">
+        <NumberField
+          name="plate.perUnitKg"
+          quantity="massPerArea"
+          value={perUnitKg}
+          onchange={(v) => v !== null && (perUnitKg = v)}
+        />
+        <NumberField
+          name="plate.baseKg"
+          quantity="massPerArea"
+          value={baseKg}
+          onchange={(v) => v !== null && (baseKg = v)}
+        />
+      </div>
+      <p class="quiet fine">
+        The line of your plate and sward; kept on this device. A common one for ryegrass stands
+        there first. Not where stems carry the plate.
+      </p>
+    {:else if way === 'CLIP'}
+      <label class="field"
+        ><span>Fresh weights of the frames, g</span>
+        <input class="input figure tall" bind:value={clips} placeholder="210 180 240" /></label
+      >
+      <div class="two">
+        <NumberField name="clip.frameM2" value={frameM2} onchange={(v) => v && (frameM2 = v)} />
+        <NumberField name="clip.dmShare" value={dmShare} onchange={(v) => v && (dmShare = v)} />
+      </div>
+    {:else}
+      <NumberField name="seen.coverKgPerHa" value={eyeKg} onchange={(v) => (eyeKg = v)} />
+      <div class="ways" role="group" aria-label="It looks">
+        <button
+          aria-pressed={eyeKg === field.expectedKgPerHa}
+          onclick={() => (eyeKg = field.expectedKgPerHa)}>as expected</button
+        >
+        {#if field.lastKgPerHa !== null}
+          <button
+            aria-pressed={eyeKg === field.lastKgPerHa}
+            onclick={() => (eyeKg = field.lastKgPerHa)}>as last time</button
+          >
+        {/if}
+      </div>
+    {/if}
+    {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
+  {/if}
+  {#if answer}
+    <div class="answer" class:good aria-live="polite" data-testid="walk-answer">
+      <p>
+        <strong>{standsText(answer, open.system)}.</strong>
+        {differenceText(answer, needKgPerDay)}
+      </p>
+      <p>{useText(answer, field, open.system, needKgPerDay)}</p>
+      <p class="quiet">{movesText(before, answer.after)} {paceText(answer.paceAfter)}</p>
+    </div>
+  {/if}
+  {#if open.mayWrite && way === 'HEIGHT'}
+    <p class="quiet fine">
+      Mean of thirty readings or more over the field, where most leaf ends; or all of them with
+      spaces between.
+    </p>
+    <div class="line">
+      <span>The stand is</span>
+      <div class="ways" role="group" aria-label="The stand is">
+        {#each DENSITIES as d (d.id)}
+          <button aria-pressed={density === d.id} onclick={() => (density = d.id)}>{d.name}</button>
+        {/each}
+      </div>
+    </div>
+  {/if}
+  {#if covers.length && open.season === 'normal'}
+    <CoverTrace
+      {covers}
+      start={year.start}
+      {at}
+      {dots}
+      leaveKgPerHa={field.leaveKgPerHa}
+      enterKgPerHa={field.enterKgPerHa}
+      system={open.system}
+      summary={`Cover of ${name} as the plan has it, with what was read.`}
+    />
+  {/if}
+  {#if open.mayWrite}
+    <div class="line">
+      <span>Brown in it</span>
+      <div class="ways" role="group" aria-label="Brown in it">
+        {#each DEAD as d (d.name)}
+          <button
+            aria-pressed={dead === d.share}
+            onclick={() => (dead = dead === d.share ? null : d.share)}>{d.name}</button
+          >
+        {/each}
+      </div>
+    </div>
+    {#each signs as s (s.id)}
+      <div class="line">
+        <span>{signTitle(s)}</span>
+        <div class="ways wrap" role="group" aria-label={signTitle(s)}>
+          {#each s.values as v (v.id)}
+            <button
+              aria-pressed={shown[s.id] === v.id}
+              title={v.meaning}
+              onclick={() => (shown[s.id] = shown[s.id] === v.id ? '' : v.id)}
+              >{signWord(s, v.id)}</button
+            >
+          {/each}
+        </div>
+      </div>
+    {/each}
+    {#if way === 'HEIGHT'}
+      <Choice
+        label="Season of the plants"
+        value={season}
+        options={SEASONS}
+        onchange={(v) => (said = v as CoverSeen['season'])}
+      />
+    {/if}
+    <label class="field"
+      ><span>Note</span><input class="input tall" maxlength="400" bind:value={note} /></label
+    >
+    <p class="quiet fine">
+      What a sign says is no permission: holds, label, adviser and veterinarian stand above it. A
+      height is turned into mass by the stand’s own table, known to a third; clip a frame now and
+      then.
+    </p>
+    <div class="keep">
+      <button class="btn preset-filled-primary-500" disabled={!answer || keeping} onclick={keep}
+        >Keep, next field</button
+      >
+    </div>
+  {/if}
+</section>
+
+<style>
+  .reading {
+    display: grid;
+    gap: 0.7rem;
+    padding: 0.9rem 1rem;
+    min-width: 0;
+  }
+  h1 {
+    font-size: 1.1rem;
+  }
+  header {
+    display: flex;
+    justify-content: space-between;
+    align-items: center;
+    gap: 1rem;
+  }
+  .tall {
+    min-height: 44px;
+  }
+  .ways {
+    display: flex;
+    border: 1px solid #93a3bb;
+    background: var(--panel);
+  }
+  .ways.wrap {
+    flex-wrap: wrap;
+  }
+  .ways button {
+    flex: 1 1 auto;
+    min-height: 44px;
+    min-width: 44px;
+    padding: 0 0.6rem;
+    font-weight: 600;
+    border-right: 1px solid var(--line);
+  }
+  .ways button:last-child {
+    border-right: 0;
+  }
+  .ways [aria-pressed='true'] {
+    background: var(--frost);
+    box-shadow: inset 0 -3px 0 var(--cobalt);
+  }
+  .stepper {
+    display: grid;
+    grid-template-columns: 62px minmax(0, 1fr) 62px;
+    gap: 0.6rem;
+    align-items: center;
+    max-width: 26rem;
+  }
+  .stepper input::placeholder {
+    color: #93a3bb;
+  }
+  .big {
+    min-height: 62px;
+    font-size: 30px;
+    font-weight: 700;
+    border: 2px solid var(--cobalt);
+    color: var(--cobalt);
+    background: var(--panel);
+  }
+  .stepper label {
+    display: grid;
+    justify-items: center;
+  }
+  .stepper input {
+    width: 100%;
+    text-align: center;
+    font-size: 38px;
+    font-weight: 700;
+    line-height: 1.1;
+    background: transparent;
+    border-bottom: 2px solid var(--line);
+  }
+  .line {
+    display: flex;
+    flex-wrap: wrap;
+    justify-content: space-between;
+    align-items: center;
+    gap: 0.3rem 1rem;
+    font-weight: 600;
+  }
+  .two {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 0.6rem;
+  }
+  .answer {
+    display: grid;
+    gap: 0.25rem;
+    padding: 0.6rem 0.8rem;
+    border-top: 3px solid var(--standing-dark);
+    background: #fbf5e0;
+  }
+  .answer.good {
+    border-top-color: var(--growing-dark);
+    background: #e8f3e5;
+  }
+  .wrong {
+    color: var(--bare-dark);
+    font-weight: 600;
+  }
+  .keep {
+    position: sticky;
+    bottom: 0;
+    display: grid;
+    padding: 0.4rem 0;
+    background: var(--panel);
+  }
+  .keep button {
+    min-height: 50px;
+    font-size: 17px;
+  }
+  @media (max-width: 760px) {
+    .keep {
+      bottom: 56px;
+    }
+  }
+</style>

@@ -1,0 +1,99 @@
+<script lang="ts">
+  import type { ReadingLine } from '../api/client';
+  import { thePlan } from '../plan/context';
+  import RecordList from '../records/RecordList.svelte';
+  import { Written } from '../records/written.svelte';
+  import { shortDate } from '../units/dates';
+  import { amount, figure, unitOf } from '../units/units';
+
+  const open = thePlan();
+
+  let { readings }: { readings: ReadingLine[] } = $props();
+
+  const written = new Written(() => null);
+  const name = (id: string) => open.view!.farm.fields.find((f) => f.id === id)?.name ?? id;
+  const WAYS = { HEIGHT: 'by stick', PLATE: 'by plate', CLIP: 'by frames', EYE: 'by eye' };
+  const lines = $derived(
+    written.of('COVER_SEEN').map((l) => ({
+      ...l,
+      text: `${shortDate(l.on)}: ${name(l.fact.fieldId)}, ${WAYS[l.fact.way]}${l.fact.note ? `; ${l.fact.note}` : ''}`,
+    })),
+  );
+  const newest = $derived([...readings].sort((a, b) => (a.on < b.on ? 1 : -1)));
+</script>
+
+{#if readings.length || lines.length}
+  <section aria-labelledby="readings-title" data-testid="readings">
+    <h2 id="readings-title">Read so far</h2>
+    {#if newest.length}
+      <div class="scroll">
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Field</th>
+              <th scope="col">Day</th>
+              <th scope="col">Stood, {unitOf('massPerArea', open.system)}</th>
+              <th scope="col">Expected</th>
+              <th scope="col">Grew, {unitOf('rate', open.system)}</th>
+              <th scope="col">Expected</th>
+            </tr>
+          </thead>
+          <tbody>
+            {#each newest as r (`${r.fieldId} ${r.on}`)}
+              <tr>
+                <th scope="row">{name(r.fieldId)}</th>
+                <td>{shortDate(r.on)}</td>
+                <td
+                  class="figure"
+                  title={`between ${amount(r.lowKgPerHa, 'massPerArea', open.system)} and ${amount(r.highKgPerHa, 'massPerArea', open.system)}`}
+                  >{figure(r.coverKgPerHa, 'massPerArea', open.system)}</td
+                >
+                <td class="figure">{figure(r.expectedKgPerHa, 'massPerArea', open.system)}</td>
+                <td class="figure"
+                  >{r.growthKgPerHaDay === null
+                    ? ''
+                    : figure(r.growthKgPerHaDay, 'rate', open.system)}</td
+                >
+                <td class="figure"
+                  >{r.usualKgPerHaDay === null
+                    ? ''
+                    : figure(r.usualKgPerHaDay, 'rate', open.system)}</td
+                >
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      </div>
+      <p class="quiet fine">
+        Grew: this cover less the last one, with what the plan has had taken in between, by the
+        days.
+        <a href={`/api/plans/${open.view!.id}/walk/readings/file?units=${open.system}`}
+          >As a list for a spreadsheet</a
+        >
+      </p>
+    {/if}
+    <RecordList {lines} what="reading" />
+  </section>
+{/if}
+
+<style>
+  section {
+    grid-column: 1 / -1;
+  }
+  .scroll {
+    overflow-x: auto;
+  }
+  table {
+    border-collapse: collapse;
+    background: var(--panel);
+  }
+  th,
+  td {
+    padding: 0.3rem 0.8rem;
+    border-bottom: 1px solid var(--line);
+    text-align: left;
+  }
+  td.figure {
+    text-align: right;
+  }
+</style>

@@ -1,0 +1,281 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { MediaQuery } from 'svelte/reactivity';
+  import type { ReadingLine, Walk } from '../api/client';
+  import DateField from '../form/DateField.svelte';
+  import { thePlan } from '../plan/context';
+  import { fullDate, isoOf, today, todayWithin } from '../units/dates';
+  import {
+    aheadLines,
+    expectedText,
+    lastText,
+    paceText,
+    roundText,
+    stakeText,
+  } from '../words/walk';
+  import FieldReading from './FieldReading.svelte';
+  import Readings from './Readings.svelte';
+
+  const open = thePlan();
+
+  let on = $state(todayWithin(open.view!.year));
+  let walk = $state.raw<Walk | null>(null);
+  let readings = $state.raw<ReadingLine[]>([]);
+  let chosen = $state('');
+  let order = $state<'round' | 'most'>('round');
+  const last = $derived(isoOf(open.view!.year.start, open.view!.year.days - 1));
+  const narrow = new MediaQuery('max-width: 760px');
+  const name = (id: string) => open.view!.farm.fields.find((f) => f.id === id)?.name ?? id;
+
+  /** Each view of the plan is a new one, also after a record. */
+  let asking = 0;
+  $effect(() => {
+    const view = open.view!;
+    const day = on;
+    untrack(() => void ask(view.id, day));
+  });
+  $effect(() => () => (asking = -1));
+  async function ask(id: string, day: string) {
+    const number = ++asking;
+    try {
+      const found = await open.api.walk(id, day);
+      const known = await open.api.readings(id);
+      if (number !== asking) return;
+      walk = found;
+      readings = known;
+    } catch (e) {
+      if (number === asking) open.error = open.explain(e);
+    }
+  }
+
+  const readThen = (id: string) =>
+    readings.find((r) => r.fieldId === id && r.on === on)?.coverKgPerHa;
+  const fields = $derived(
+    walk === null
+      ? []
+      : order === 'round'
+        ? walk.fields
+        : [...walk.fields].sort((a, b) => b.daysAtStake - a.daysAtStake),
+  );
+  const at = $derived(fields.findIndex((f) => f.fieldId === chosen));
+  const signs = $derived(
+    walk?.known.filter((s) =>
+      walk!.signs[walk!.fields.findIndex((f) => f.fieldId === chosen)]?.includes(s.id),
+    ) ?? [],
+  );
+  /** On a phone the field takes the place of the list, and is looked at from its top. */
+  function choose(id: string) {
+    chosen = id;
+    if (narrow.current) scrollTo({ top: 0 });
+  }
+  /** The next one that nobody has read this day, or none. */
+  function next() {
+    const after = [...fields.slice(at + 1), ...fields.slice(0, at)];
+    choose(after.find((f) => !f.readToday)?.fieldId ?? '');
+  }
+</script>
+
+<div class="page" class:narrow={narrow.current}>
+  {#if walk}
+    {#if !(narrow.current && at >= 0)}
+      <header>
+        <h1>{fullDate(on)}</h1>
+        <p>{roundText(walk.fields, walk.first, name, walk.needKgPerDay)}</p>
+        {#if on !== today()}<p class="quiet">
+            {today() < open.view!.year.start || today() > last
+              ? 'Today lies outside of this plan.'
+              : 'This is not today.'}
+          </p>{/if}
+        {#if open.season !== 'normal'}<p class="quiet">
+            Covers are expected as in a normal year here, whatever season is looked at.
+          </p>{/if}
+        {#if paceText(walk.paceShare)}<p class="quiet" data-testid="pace">
+            {paceText(walk.paceShare)}
+          </p>{/if}
+      </header>
+      {#if walk.needKgPerDay > 0}<section
+          class="ahead panel"
+          aria-label="Feed from here"
+          data-testid="feed-ahead"
+        >
+          <h2>Feed from here</h2>
+          <dl>
+            {#each aheadLines(walk.ahead, on) as l (l.name)}
+              <div>
+                <dt>{l.name}</dt>
+                <dd>{l.text}</dd>
+              </div>
+            {/each}
+          </dl>
+          <p class="quiet fine">
+            From what stands and is stored this day, with every reading in it. Nothing more grows:
+            what stands above what is to be left, and the store. The two years: the plan as it is.
+          </p>
+        </section>
+      {/if}
+      {#if fields.length}<section class="round" aria-label="The round">
+          <div class="choose">
+            <DateField label="Walked on" value={on} onchange={(v) => v && (on = v)} />
+            <div class="order" role="group" aria-label="Order">
+              <button
+                class="btn plain"
+                aria-pressed={order === 'round'}
+                onclick={() => (order = 'round')}>Farm’s order</button
+              >
+              <button
+                class="btn plain"
+                aria-pressed={order === 'most'}
+                onclick={() => (order = 'most')}>What moves most</button
+              >
+            </div>
+          </div>
+          <ol>
+            {#each fields as f (f.fieldId)}
+              <li>
+                <button
+                  class="field-row"
+                  class:read={f.readToday}
+                  aria-current={f.fieldId === chosen ? 'true' : undefined}
+                  onclick={() => choose(f.fieldId)}
+                >
+                  <strong
+                    >{name(f.fieldId)}{#if walk.first.includes(f.fieldId)}<span class="first"
+                        >first</span
+                      >{/if}</strong
+                  >
+                  <span>{expectedText(f, open.system)}</span>
+                  <span class="quiet"
+                    >{lastText(f, on, open.system, readThen(f.fieldId))}{f.readToday
+                      ? ''
+                      : `; ${stakeText(f)}`}{f.plantsLift
+                      ? '; shut, as plants lift'
+                      : f.shut
+                        ? '; shut'
+                        : ''}</span
+                  >
+                </button>
+              </li>
+            {/each}
+          </ol>
+        </section>
+      {/if}
+    {/if}
+    {#if at >= 0}
+      {#key `${chosen} ${on}`}
+        <FieldReading
+          field={fields[at]}
+          place={`${at + 1} of ${fields.length}`}
+          {on}
+          {signs}
+          before={walk.ahead}
+          needKgPerDay={walk.needKgPerDay}
+          alone={narrow.current}
+          young={walk.young.find((r) => r.fieldId === chosen) ?? null}
+          readings={readings.filter((r) => r.fieldId === chosen)}
+          onkept={next}
+          onback={() => (chosen = '')}
+        />
+      {/key}
+    {:else if fields.length && !narrow.current}
+      <p class="panel hint quiet">Choose a field of the round.</p>
+    {/if}
+    {#if !(narrow.current && at >= 0)}<Readings {readings} />{/if}
+  {:else}
+    <p role="status">Looking what stands.</p>
+  {/if}
+</div>
+
+<style>
+  .page {
+    display: grid;
+    grid-template-columns: minmax(20rem, 27rem) minmax(0, 1fr);
+    gap: 0.9rem 1.4rem;
+    padding: 1rem 20px 2rem;
+    align-items: start;
+  }
+  .narrow {
+    grid-template-columns: minmax(0, 1fr);
+    padding: 0.8rem 12px 1.5rem;
+  }
+  header {
+    grid-column: 1 / -1;
+    max-width: 70rem;
+  }
+  .ahead {
+    padding: 0.7rem 1rem;
+  }
+  .page:not(.narrow) .round {
+    grid-row: span 3;
+    grid-column: 1;
+  }
+  .page:not(.narrow) .ahead {
+    grid-column: 2;
+    grid-row: 2;
+  }
+  dl {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr));
+    gap: 0.3rem 1.2rem;
+    margin: 0.3rem 0;
+  }
+  dt {
+    color: var(--quiet);
+    font-size: 13px;
+  }
+  dd {
+    font-weight: 700;
+  }
+  .choose {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem;
+    align-items: end;
+    margin-bottom: 0.5rem;
+  }
+  .order {
+    display: flex;
+  }
+  .order button {
+    min-height: 44px;
+  }
+  .order [aria-pressed='true'] {
+    background: var(--frost);
+    border-bottom: 3px solid var(--cobalt);
+  }
+  ol {
+    list-style: none;
+    background: var(--panel);
+    border: 1px solid var(--line);
+  }
+  li + li {
+    border-top: 1px solid var(--line);
+  }
+  .field-row {
+    display: grid;
+    width: 100%;
+    min-height: 56px;
+    padding: 0.5rem 0.8rem;
+    text-align: left;
+    border-left: 6px solid transparent;
+  }
+  .field-row:hover,
+  .field-row[aria-current] {
+    background: var(--frost);
+  }
+  .field-row[aria-current] {
+    border-left-color: var(--cobalt);
+  }
+  .read {
+    border-left-color: var(--growing);
+  }
+  .first {
+    margin-left: 0.5rem;
+    padding: 0 0.4rem;
+    border: 1px solid var(--cobalt);
+    color: var(--cobalt);
+    font-size: 12px;
+  }
+  .hint {
+    padding: 1rem;
+  }
+</style>
