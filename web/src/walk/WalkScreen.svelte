@@ -31,8 +31,8 @@
   let asking = 0;
   $effect(() => {
     const view = open.view!;
-    const day = on;
-    untrack(() => void ask(view.id, day));
+    const asked = on;
+    untrack(() => void ask(view.id, asked));
   });
   $effect(() => () => (asking = -1));
   async function ask(id: string, day: string) {
@@ -48,8 +48,10 @@
     }
   }
 
+  /** What is shown is of the day that was answered for, until the next answer is here. */
+  const day = $derived(walk?.on ?? on);
   const readThen = (id: string) =>
-    readings.find((r) => r.fieldId === id && r.on === on)?.coverKgPerHa;
+    readings.find((r) => r.fieldId === id && r.on === day)?.coverKgPerHa;
   const fields = $derived(
     walk === null
       ? []
@@ -75,13 +77,13 @@
   }
 </script>
 
-<div class="page" class:narrow={narrow.current}>
+<div class="page" class:narrow={narrow.current} aria-busy={day !== on}>
   {#if walk}
     {#if !(narrow.current && at >= 0)}
       <header>
-        <h1>{fullDate(on)}</h1>
+        <h1>{fullDate(day)}</h1>
         <p>{roundText(walk.fields, walk.first, name, walk.needKgPerDay)}</p>
-        {#if on !== today()}<p class="quiet">
+        {#if day !== today()}<p class="quiet">
             {today() < open.view!.year.start || today() > last
               ? 'Today lies outside of this plan.'
               : 'This is not today.'}
@@ -100,7 +102,7 @@
         >
           <h2>Feed from here</h2>
           <dl>
-            {#each aheadLines(walk.ahead, on) as l (l.name)}
+            {#each aheadLines(walk.ahead, day) as l (l.name)}
               <div>
                 <dt>{l.name}</dt>
                 <dd>{l.text}</dd>
@@ -145,7 +147,7 @@
                   >
                   <span>{expectedText(f, open.system)}</span>
                   <span class="quiet"
-                    >{lastText(f, on, open.system, readThen(f.fieldId))}{f.readToday
+                    >{lastText(f, day, open.system, readThen(f.fieldId))}{f.readToday
                       ? ''
                       : `; ${stakeText(f)}`}{f.plantsLift
                       ? '; shut, as plants lift'
@@ -161,11 +163,11 @@
       {/if}
     {/if}
     {#if at >= 0}
-      {#key `${chosen} ${on}`}
+      {#key `${chosen} ${day}`}
         <FieldReading
           field={fields[at]}
           place={`${at + 1} of ${fields.length}`}
-          {on}
+          on={day}
           {signs}
           before={walk.ahead}
           needKgPerDay={walk.needKgPerDay}
