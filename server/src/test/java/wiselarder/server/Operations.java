@@ -222,6 +222,7 @@ public final class Operations {
     CALLS.put(
         "POST /api/plans/{id}/samples/{sample}/take", json(Needs.HELPER, "{\"device\": \"\"}"));
     CALLS.put("GET /api/plans/{id}/walk", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/walk/pack", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/walk/readings", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/walk/readings/file", bare(Needs.READER));
     CALLS.put(
@@ -231,6 +232,13 @@ public final class Operations {
             """
             {"on": "2027-12-01", "reading": {"kind": "COVER_SEEN", "fieldId": "home-bottom",
              "forageId": "tall_fescue_novel", "way": "EYE", "coverKgPerHa": 1500}}"""));
+    CALLS.put(
+        "POST /api/plans/{id}/records/queued",
+        json(
+            Needs.HELPER,
+            """
+            [{"commandId": "q1", "device": "", "records": [{"on": "2027-12-01", "fact":
+              {"kind": "LOT_COUNTED", "lotId": "fescue-rounds", "units": 40, "note": ""}}]}]"""));
     CALLS.put("GET /api/plans/{id}/records", bare(Needs.READER));
     CALLS.put(
         "POST /api/plans/{id}/records",

@@ -1,13 +1,12 @@
 package wiselarder.core.forage;
 
-import java.lang.reflect.InvocationTargetException;
-import java.lang.reflect.RecordComponent;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
@@ -195,60 +194,84 @@ public record OwnForage(String id, String name, List<Part> parts, Figures figure
 
   /** Puts a forage together, figure by figure. */
   private record Blend(OwnForage own, Map<String, Forage> table, Forage most) {
-    private static final RecordComponent[] COMPONENTS = Forage.class.getRecordComponents();
-
     Forage made() {
-      Object[] values = new Object[COMPONENTS.length];
-      Class<?>[] types = new Class<?>[COMPONENTS.length];
-      for (int i = 0; i < COMPONENTS.length; i++) {
-        types[i] = COMPONENTS[i].getType();
-        values[i] = value(COMPONENTS[i]);
-      }
-      try {
-        return Forage.class.getDeclaredConstructor(types).newInstance(values);
-      } catch (InvocationTargetException e) {
-        throw e.getCause() instanceof Refused r ? r : new IllegalStateException(e);
-      } catch (ReflectiveOperationException e) {
-        throw new IllegalStateException(e);
-      }
-    }
-
-    private Object value(RecordComponent c) {
-      return switch (c.getName()) {
-        case "id" -> own.id;
-        case "name" -> own.name;
-        case "note" -> own.note.isEmpty() && own.parts.size() == 1 ? most.note() : own.note;
-        case "group" -> mixed() ? "mixed_sward" : most.group();
-        case "uses" -> uses();
-        case "madeOf" -> madeOf();
-        case "life" -> anyPerennial() ? Forage.Life.PERENNIAL : most.life();
-        case "toxicEndophyte" -> any(Forage::toxicEndophyte);
-        case "bloats" -> shareWhere(Forage::bloats) >= MAIN;
-        case "thickStems" -> any(Forage::thickStems);
-        case "hayEatenAsIs" -> shareWhere(Forage::hayEatenAsIs) >= MAIN;
-        case "fixesNitrogen" -> any(Forage::fixesNitrogen);
-        case "regrows" -> any(Forage::regrows);
-        case "prussicMinHeightCm" -> highest(Forage::prussicMinHeightCm);
-        default -> c.getType() == double.class ? figure(c) : read(most, c);
-      };
+      Figures set = own.figures;
+      return new Forage(
+          own.id,
+          own.name,
+          mixed() ? "mixed_sward" : most.group(),
+          figure(set.minResidualKgPerHa(), Forage::minResidualKgPerHa),
+          figure(set.ceilingKgPerHa(), Forage::ceilingKgPerHa),
+          figure(set.dmPerCmKgPerHa(), Forage::dmPerCmKgPerHa),
+          figure(set.entryHeightCm(), Forage::entryHeightCm),
+          figure(set.exitHeightCm(), Forage::exitHeightCm),
+          figure(set.regrazeHeightCm(), Forage::regrazeHeightCm),
+          figure(set.cutHeightCm(), Forage::cutHeightCm),
+          figure(set.utilizationSetStocked(), Forage::utilizationSetStocked),
+          figure(set.utilizationRotational(), Forage::utilizationRotational),
+          figure(set.utilizationStrip(), Forage::utilizationStrip),
+          figure(set.senescencePerDay(), Forage::senescencePerDay),
+          figure(set.standingLossPerMonth(), Forage::standingLossPerMonth),
+          mean(Forage::stockpileUseByDays),
+          most.frostResponse(),
+          mean(Forage::winterGreenShare),
+          highest(Forage::prussicMinHeightCm),
+          any(Forage::toxicEndophyte),
+          uses(),
+          anyPerennial() ? Forage.Life.PERENNIAL : most.life(),
+          most.warmSeason(),
+          any(Forage::fixesNitrogen),
+          mean(Forage::baseC),
+          mean(Forage::optimumLowC),
+          mean(Forage::optimumHighC),
+          mean(Forage::maximumC),
+          mean(Forage::peakKgPerHaDay),
+          mean(Forage::annualLowKgPerHa),
+          figure(set.annualTypicalKgPerHa(), Forage::annualTypicalKgPerHa),
+          mean(Forage::annualHighKgPerHa),
+          figure(set.rootDepthCm(), Forage::rootDepthCm),
+          figure(set.droughtHold(), Forage::droughtHold),
+          figure(set.winterHardyC(), Forage::winterHardyC),
+          figure(set.winterLeaveHeightCm(), Forage::winterLeaveHeightCm),
+          mean(Forage::daysToFirstUseLow),
+          mean(Forage::daysToFirstUseHigh),
+          mean(Forage::sowAboveC),
+          mean(Forage::sowBelowC),
+          any(Forage::regrows),
+          mean(Forage::kgNPerTonne),
+          mean(Forage::standingTdnLossPerMonth),
+          most.lodging(),
+          own.note.isEmpty() && own.parts.size() == 1 ? most.note() : own.note,
+          shareWhere(Forage::bloats) >= MAIN,
+          mean(Forage::mostShareCattle),
+          mean(Forage::mostShareSheep),
+          any(Forage::thickStems),
+          shareWhere(Forage::hayEatenAsIs) >= MAIN,
+          most.heatNeed(),
+          most.waterNeed(),
+          mean(Forage::seedRateKgPerHa),
+          mean(Forage::seedCostUsdPerHa),
+          mean(Forage::legumeShare),
+          madeOf());
     }
 
     private boolean mixed() {
       return own.parts.size() > 1;
     }
 
-    private double figure(RecordComponent c) {
-      for (RecordComponent f : Figures.class.getRecordComponents()) {
-        if (f.getName().equals(c.getName()) && read(own.figures, f) instanceof Double set) {
-          return set;
-        }
-      }
+    /** As the keeper has set it, or as the parts have it. */
+    private double figure(Double set, ToDoubleFunction<Forage> of) {
+      return set != null ? set : mean(of);
+    }
+
+    /** By the shares of those parts that have the figure at all. */
+    private double mean(ToDoubleFunction<Forage> of) {
       double sum = 0;
       double known = 0;
       for (Part part : own.parts) {
-        double of = (Double) read(table.get(part.forageId()), c);
-        if (!Double.isNaN(of)) {
-          sum += own.shareOf(part) * of;
+        double one = of.applyAsDouble(table.get(part.forageId()));
+        if (!Double.isNaN(one)) {
+          sum += own.shareOf(part) * one;
           known += own.shareOf(part);
         }
       }
@@ -296,14 +319,6 @@ public record OwnForage(String id, String name, List<Part> parts, Figures figure
       Set<String> all = new HashSet<>();
       own.parts.forEach(p -> all.addAll(table.get(p.forageId()).madeOf()));
       return Set.copyOf(all);
-    }
-
-    private static Object read(Record of, RecordComponent c) {
-      try {
-        return c.getAccessor().invoke(of);
-      } catch (ReflectiveOperationException e) {
-        throw new IllegalStateException(e);
-      }
     }
   }
 }

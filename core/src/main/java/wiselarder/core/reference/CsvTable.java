@@ -6,17 +6,20 @@ import java.io.InputStreamReader;
 import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Function;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
-import org.apache.commons.csv.CSVRecord;
 
-/** One shipped table, read by column name. Every refusal names file, row and column. */
+/**
+ * One shipped table, read by column name. Every refusal names file, row and column.
+ *
+ * <p>It splits cells itself: the tables go into the browser with the engine, where the library that
+ * reads users' files does not run.
+ */
 public final class CsvTable {
-  private static final CSVFormat FORMAT =
-      CSVFormat.DEFAULT.builder().setHeader().setSkipHeaderRecord(true).get();
-
   private CsvTable() {}
 
   /**
@@ -42,17 +45,57 @@ public final class CsvTable {
   /** As {@link #load}, from any reader; {@code name} stands in messages. */
   public static <T> List<T> read(String name, Reader reader, Function<Row, T> build)
       throws IOException {
-    try (CSVParser parser = FORMAT.parse(reader)) {
-      List<T> rows = parser.stream().map(r -> build.apply(new Row(name, r))).toList();
-      if (rows.isEmpty()) {
-        throw new IllegalStateException(name + ": table has no rows");
-      }
-      return rows;
+    List<List<String>> lines = lines(reader);
+    Map<String, Integer> columns = new HashMap<>();
+    for (String column : lines.isEmpty() ? List.<String>of() : lines.get(0)) {
+      columns.put(column, columns.size());
     }
+    List<T> rows = new ArrayList<>();
+    for (int i = 1; i < lines.size(); i++) {
+      rows.add(build.apply(new Row(name, i + 1, columns, lines.get(i))));
+    }
+    if (rows.isEmpty()) {
+      throw new IllegalStateException(name + ": table has no rows");
+    }
+    return Collections.unmodifiableList(rows);
+  }
+
+  /** Cells line by line; one in quotes may hold commas, line ends, and quotes that stand twice. */
+  private static List<List<String>> lines(Reader reader) throws IOException {
+    List<List<String>> lines = new ArrayList<>();
+    List<String> line = new ArrayList<>();
+    StringBuilder cell = new StringBuilder();
+    boolean quoted = false;
+    int before = 0;
+    int c;
+    for (; (c = reader.read()) >= 0; before = c) {
+      if (c == '"') {
+        // two in a row within quotes are one
+        if (!quoted && before == '"') {
+          cell.append('"');
+        }
+        quoted = !quoted;
+      } else if (quoted || (c != ',' && c != '\n' && c != '\r')) {
+        cell.append((char) c);
+      } else if (c != '\r') {
+        line.add(cell.toString());
+        cell.setLength(0);
+        if (c == '\n') {
+          lines.add(line);
+          line = new ArrayList<>();
+        }
+      }
+    }
+    if (!line.isEmpty() || !cell.isEmpty()) {
+      line.add(cell.toString());
+      lines.add(line);
+    }
+    lines.removeIf(l -> l.size() == 1 && l.get(0).isEmpty());
+    return lines;
   }
 
   /** One row, whose cells are asked for by column name. */
-  public record Row(String file, CSVRecord cells) {
+  public record Row(String file, int number, Map<String, Integer> columns, List<String> cells) {
 
     /** Text of a cell that must not be empty. */
     public String text(String column) {
@@ -65,10 +108,11 @@ public final class CsvTable {
 
     /** Text of a cell, empty where the table says "does not apply". */
     public String optional(String column) {
-      if (!cells.isMapped(column)) {
+      Integer at = columns.get(column);
+      if (at == null || at >= cells.size()) {
         throw bad(column, "", "a column of this name");
       }
-      return cells.get(column).strip();
+      return cells.get(at).strip();
     }
 
     /** A number within [min, max]. */
@@ -94,7 +138,7 @@ public final class CsvTable {
     private IllegalStateException bad(String column, String value, String accepted) {
       return new IllegalStateException(
           "%s row %d column %s: '%s' should be %s"
-              .formatted(file, cells.getRecordNumber() + 1, column, value, accepted));
+              .formatted(file, number, column, value, accepted));
     }
   }
 }

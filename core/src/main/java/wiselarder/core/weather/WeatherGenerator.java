@@ -2,10 +2,11 @@ package wiselarder.core.weather;
 
 import java.time.LocalDate;
 import org.apache.commons.rng.UniformRandomProvider;
+import org.apache.commons.rng.core.source64.SplitMix64;
+import org.apache.commons.rng.core.source64.XoRoShiRo128PlusPlus;
 import org.apache.commons.rng.sampling.distribution.AhrensDieterMarsagliaTsangGammaSampler;
 import org.apache.commons.rng.sampling.distribution.SharedStateContinuousSampler;
 import org.apache.commons.rng.sampling.distribution.ZigguratSampler;
-import org.apache.commons.rng.simple.RandomSource;
 import wiselarder.core.calendar.PlanYear;
 
 /**
@@ -82,7 +83,7 @@ public final class WeatherGenerator {
 
   /** The year of a seed. */
   public WeatherYear year(long seed) {
-    UniformRandomProvider random = RandomSource.XO_RO_SHI_RO_128_PP.create(seed * 2 + 1);
+    UniformRandomProvider random = random(seed * 2 + 1);
     ZigguratSampler.NormalizedGaussian gauss = ZigguratSampler.NormalizedGaussian.of(random);
     SharedStateContinuousSampler[] amount = amounts(random);
     int days = year.days();
@@ -155,5 +156,11 @@ public final class WeatherGenerator {
   private static double onWet(boolean wet, double wetShareOfDry, double wetDays) {
     double dry = 1 / (1 - wetDays + wetDays * wetShareOfDry);
     return wet ? wetShareOfDry * dry : dry;
+  }
+
+  /** Seeded as the library's own factory does, which looks classes up and so runs in no browser. */
+  private static UniformRandomProvider random(long seed) {
+    SplitMix64 mixed = new SplitMix64(seed);
+    return new XoRoShiRo128PlusPlus(mixed.nextLong(), mixed.nextLong());
   }
 }

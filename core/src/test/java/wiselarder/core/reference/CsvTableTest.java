@@ -3,6 +3,7 @@ package wiselarder.core.reference;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.IOException;
 import java.io.StringReader;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -28,6 +29,13 @@ class CsvTableTest {
                     r -> r.number("kg", 0, 100)))
         .isInstanceOf(IllegalStateException.class)
         .hasMessage("weights.csv " + message);
+  }
+
+  @Test
+  void quotesHoldCommasLineEndsAndQuotes() throws IOException {
+    String table = "id,said\r\na,\"wet, \"\"cold\"\"\nand late\"\r\n\nb,\"\"\"x\"\"\"";
+    assertThat(CsvTable.read("t.csv", new StringReader(table), r -> r.text("said")))
+        .containsExactly("wet, \"cold\"\nand late", "\"x\"");
   }
 
   @Test

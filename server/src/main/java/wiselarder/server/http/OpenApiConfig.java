@@ -143,6 +143,8 @@ class OpenApiConfig {
           Map.entry("WeaningView", Set.of("scoreAtBirth")),
           Map.entry("HaySheet", Set.of("all")),
           Map.entry("Sent", Set.of("report")),
+          Map.entry("Taken", Set.of("refused")),
+          Map.entry("Written", Set.of("at")),
           Map.entry("PackageView", Set.of("size")),
           Map.entry("HeadChange", Set.of("untilExclusive", "toGroupId", "moneyPerHead")),
           Map.entry("Keeping", Set.of("conditionFloor")),

@@ -1,5 +1,7 @@
 package wiselarder.server.year;
 
+import io.swagger.v3.oas.annotations.media.ArraySchema;
+import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -16,6 +18,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.node.ObjectNode;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.records.Fact;
 import wiselarder.core.records.FarmRecord;
@@ -23,8 +27,14 @@ import wiselarder.core.records.FarmRecords;
 import wiselarder.core.records.SampleSent;
 import wiselarder.core.records.Seen;
 import wiselarder.core.records.Struck;
+import wiselarder.core.quantity.Refused;
 import wiselarder.core.records.WeatherMeasured;
+import wiselarder.server.json.Json;
+import wiselarder.server.people.NotAllowed;
+import wiselarder.server.problem.Problem;
+import wiselarder.server.problem.ServerReason;
 import wiselarder.server.people.Person;
+import wiselarder.server.people.Role;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.records.Records;
 
@@ -100,6 +110,60 @@ class RecordController {
       @RequestParam(defaultValue = "normal") String season,
       @AuthenticationPrincipal Person person) {
     PlanViews.known(season);
+    records.write(id, person, command(request));
+    return views.of(plans.open(id, person), season);
+  }
+
+  /** More than this at once a device splits. */
+  private static final int MOST_QUEUED = 500;
+
+  /**
+   * What became of a request that waited on a device.
+   *
+   * @param refused why nothing of it is kept; null where all of it is, or was before
+   */
+  record Taken(String commandId, @Schema(nullable = true) Problem refused) {}
+
+  /**
+   * Takes in what was written down where there was no signal, in its order. Each request is kept or
+   * refused for itself: what is wrong with one keeps no other back.
+   */
+  @PostMapping("/queued")
+  List<Taken> queued(
+      @PathVariable String id,
+      @io.swagger.v3.oas.annotations.parameters.RequestBody(
+              content =
+                  @Content(
+                      array =
+                          @ArraySchema(schema = @Schema(implementation = WriteRequest.class))))
+          @RequestBody
+          List<ObjectNode> waited,
+      @AuthenticationPrincipal Person person) {
+    NotAllowed.unless(plans.get(id, person).role(), Role.HELPER);
+    Check.range("command.seen", Check.present("command.seen", waited).size(), 1, MOST_QUEUED);
+    List<Taken> sent = new ArrayList<>();
+    for (ObjectNode request : waited) {
+      Check.present("command.id", request);
+      sent.add(new Taken(request.path("commandId").asString(""), refused(id, person, request)));
+    }
+    return sent;
+  }
+
+  private Problem refused(String plan, Person person, ObjectNode request) {
+    try {
+      records.write(plan, person, command(Json.MAPPER.treeToValue(request, WriteRequest.class)));
+      return null;
+    } catch (Refused e) {
+      return Problem.of(e);
+    } catch (DatabindException e) {
+      return Problem.of(Json.refusal(e));
+    } catch (NotAllowed e) {
+      return Problem.of(
+          new Refused(ServerReason.ROLE_TOO_LOW, "", e.needed().name(), e.has().name()));
+    }
+  }
+
+  private static Records.Command command(WriteRequest request) {
     List<Seen> seen = new ArrayList<>();
     for (NewRecord r : Check.present("command.seen", request.records)) {
       Check.present("record.fact", r);
@@ -109,8 +173,7 @@ class RecordController {
           r.fact instanceof SampleSent || r.fact instanceof WeatherMeasured ? null : r.fact);
       seen.add(new Seen(r.on, r.fact));
     }
-    records.write(id, person, new Records.Command(request.commandId, request.device, seen));
-    return views.of(plans.open(id, person), season);
+    return new Records.Command(request.commandId, request.device, seen);
   }
 
   /** Who struck out what does not count. */

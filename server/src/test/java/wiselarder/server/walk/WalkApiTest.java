@@ -73,6 +73,25 @@ class WalkApiTest {
     assertThat(http.get(WALK).json()).isEqualTo(walk);
   }
 
+  /** Three that waited on a phone, the middle one wrong; the signal is lost and all come again. */
+  @Test
+  void whatWaitedIsTakenInOrderEachForItself() {
+    String right = written("q1", "2028-04-10", reading(2000));
+    String wrong = written("q2", "2028-04-10", reading(-5));
+    String later = written("q3", "2028-04-20", reading(2240));
+    String waited = "[%s, %s, %s]".formatted(right, wrong, later);
+    for (int time = 0; time < 2; time++) {
+      JsonNode taken = http.post(PLAN + "/records/queued", waited).json();
+      assertThat(taken).hasSize(3);
+      assertThat(taken.get(0).get("refused").isNull()).isTrue();
+      assertThat(taken.get(1).get("commandId").asString()).isEqualTo("q2");
+      assertThat(taken.get(1).get("refused").get("field").asString()).isEqualTo("seen.coverKgPerHa");
+      assertThat(taken.get(2).get("refused").isNull()).isTrue();
+      assertThat(http.get(PLAN + "/walk/readings").json()).hasSize(2);
+    }
+    assertThat(http.post(PLAN + "/records/queued", "[]").status()).isEqualTo(422);
+  }
+
   @Test
   void readingsComeAsAList() {
     http.post(PLAN + "/records", written("w1", "2028-04-10", reading(2000)));
