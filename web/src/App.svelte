@@ -12,7 +12,12 @@
   import { PlanSession } from './plan/session.svelte';
   import Textures from './ruler/Textures.svelte';
   import { signed } from './people/signed.svelte';
+  import { problemText } from './words/refusals';
+  import { link } from './device/link.svelte';
+  import { queue } from './device/queue.svelte';
+  import { version } from './device/version.svelte';
   import SignIn from './people/SignIn.svelte';
+  import Away from './shell/Away.svelte';
   import TopBar from './shell/TopBar.svelte';
 
   const open = givePlan(new PlanSession());
@@ -53,8 +58,21 @@
   const reader = new KeyReader();
   let keysShown = $state(false);
 
+  /** The strip says already that the server is away. */
+  const AWAY = problemText({ code: 'offline' }, 'METRIC');
+  const error = $derived(link.away !== null && open.error === AWAY ? '' : open.error);
+
   onMount(() => {
+    void queue.load();
     void signed.look();
+    void version.install();
+    navigator.serviceWorker?.addEventListener('controllerchange', () => {
+      void signed.keepThis();
+      open.keepLater();
+    });
+    return link.onback(() => {
+      if (!signed.state || signed.error) void signed.look();
+    });
   });
   $effect(() => {
     if (signed.state && !signed.who) {
@@ -89,9 +107,10 @@
   }}>Skip to the content</a
 >
 <TopBar onkeys={() => (keysShown = true)} narrow={narrow.current} />
-{#if open.error}
+<Away />
+{#if error}
   <p class="error" role="alert">
-    {open.error} <button class="btn plain" onclick={() => (open.error = '')}>Close</button>
+    {error} <button class="btn plain" onclick={() => (open.error = '')}>Close</button>
   </p>
 {/if}
 <main id="main" tabindex="-1" class:thumbs={narrow.current && planId !== null}>

@@ -58,7 +58,9 @@ export type MapPreview = Schemas['MapPreview'];
 export type LetGrow = Schemas['LetGrowView'];
 export type Fitting = Schemas['FittingView'];
 export type Readings = Schemas['Readings'];
-export type Walk = Schemas['WalkView'];
+export type Walk = Schemas['Round'];
+/** All that a walk is reckoned from, for where there is no signal. */
+export type Pack = Schemas['Pack'];
 export type FieldToWalk = Schemas['FieldToWalk'];
 export type WalkAnswer = Schemas['Answer'];
 export type FeedAhead = Schemas['FeedAhead'];
@@ -178,6 +180,9 @@ function csrfToken(): string {
 /** Told when the server no longer knows who asks. */
 export const signedOut = { tell: () => {} };
 
+/** Told whether the server was reached. */
+export const connection = { lost: () => {}, there: () => {} };
+
 /** What the server answers where it does not refuse. */
 async function ask(method: string, path: string, type?: string, body?: string): Promise<Response> {
   let answer: Response;
@@ -191,8 +196,10 @@ async function ask(method: string, path: string, type?: string, body?: string): 
       body,
     });
   } catch {
+    connection.lost();
     throw new Refusal({ status: 0, code: 'offline' });
   }
+  connection.there();
   if (!answer.ok) {
     const json = await answer.json().catch(() => ({}));
     if (json.code === 'sign_in') signedOut.tell();
@@ -399,6 +406,7 @@ export function apiIn(looking: { season: string }) {
     walkAnswer: (id: string, on: string, reading: CoverSeen) =>
       post<WalkAnswer>(`/plans/${id}/walk/answer`, { on, reading }),
     readings: (id: string) => get<ReadingLine[]>(`/plans/${id}/walk/readings`),
+    pack: (id: string) => get<Pack>(`/plans/${id}/walk/pack`),
     outlook: (id: string) => get<Outlook>(inSeason(`/plans/${id}/outlook`)),
     supplement: (id: string) => get<Supplement[]>(inSeason(`/plans/${id}/supplement`)),
     selling: (id: string, on: string) =>
@@ -415,6 +423,9 @@ export function apiIn(looking: { season: string }) {
       get<RecordLine[]>(`/plans/${id}/records${about === null ? '' : `?${query({ about })}`}`),
     write: (id: string, request: WriteRequest) =>
       post<PlanView>(inSeason(`/plans/${id}/records`), request),
+    /** What waited on the device, in its order; each is taken or refused for itself. */
+    queued: (id: string, waited: WriteRequest[]) =>
+      post<Schemas['Taken'][]>(`/plans/${id}/records/queued`, waited),
     quickHay: (request: QuickRequest) => post<QuickView>('/hay-sum', request),
     keepQuick: (request: QuickRequest) =>
       post<{ farm: string; plan: string }>('/farms/quick', request),

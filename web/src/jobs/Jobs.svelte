@@ -2,6 +2,7 @@
   import { tick, untrack } from 'svelte';
   import type { Job } from '../api/client';
   import { asked } from '../plan/address';
+  import { remembered } from '../device/kept';
   import { thePlan } from '../plan/context';
   import MiniYear from '../plan/MiniYear.svelte';
   import { today } from '../units/dates';
@@ -38,7 +39,7 @@
     const number = ++asking;
     const here = () => !gone && number === asking;
     try {
-      const found = await open.api.jobs(id, units);
+      const found = await remembered(`jobs ${id} ${units}`, () => open.api.jobs(id, units));
       if (!here()) return;
       const first = jobs === null;
       jobs = found;

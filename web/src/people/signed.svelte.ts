@@ -6,7 +6,16 @@ import {
   type PlanRow,
   type Session,
 } from '../api/client';
+import { forget, keep, kept, opensAlone } from '../device/kept';
+import { link } from '../device/link.svelte';
+import { queue } from '../device/queue.svelte';
+import { me } from '../plan/outbox';
 import { problemText } from '../words/refusals';
+
+interface KeptSession {
+  state: Session;
+  farms: FoundFarms;
+}
 
 /** Who is signed in, and what they may see. */
 class Signed {
@@ -28,7 +37,11 @@ class Signed {
     try {
       await this.begin(await api.session());
     } catch (e) {
-      this.error = explained(e);
+      const was = link.away === null ? null : await kept<KeptSession>('session');
+      if (was?.value.state.who) {
+        this.farms = was.value.farms;
+        this.take(was.value.state);
+      } else this.error = explained(e);
     }
   }
 
@@ -39,7 +52,21 @@ class Signed {
       this.find = '';
       await this.refresh();
     }
+    this.take(state);
+    if (state.who) void this.keepThis();
+  }
+
+  private take(state: Session) {
     this.state = state;
+    me.id = state.who?.id ?? null;
+    // what waited for this person goes out now
+    if (me.id !== null && link.away === null) void queue.send(api, me.id);
+  }
+
+  /** For where there is no signal; a page that has no worker yet does it once it has. */
+  async keepThis() {
+    if (this.state?.who && opensAlone())
+      await keep('session', $state.snapshot({ state: this.state, farms: this.farms }));
   }
 
   /** What belongs to the person, as it is now. */
@@ -70,6 +97,7 @@ class Signed {
 
   async signOut() {
     await this.begin(await api.signOut());
+    await forget();
   }
 
   /** Why something went wrong. */

@@ -1,4 +1,6 @@
 import { Refusal, type Api, type PlanView, type Seen } from '../api/client';
+import { link } from '../device/link.svelte';
+import { later, queue } from '../device/queue.svelte';
 
 const LETTERS = 'abcdefghjkmnpqrstuvwxyz23456789';
 const DEVICE = 'larder-device';
@@ -20,16 +22,49 @@ export function device(): string {
   return name;
 }
 
+/** Who is signed in: whatever is written down goes out under their name. */
+export const me: { id: number | null } = { id: null };
+
+/** Who writes, and in which plan of which farm. */
+export interface Writer {
+  who: number;
+  planId: string;
+  farmName: string;
+}
+
 /**
- * Writes down what was seen. A request whose answer was lost is sent once more under the same name,
- * which the server takes once.
+ * Writes down what was seen: on the device first, so that neither a lost signal nor a closed browser
+ * loses it, then with the server. What the server cannot take now waits.
+ *
+ * @returns the plan with it, or null where it waits
+ * @throws Refusal where the server refuses it; then nothing of it waits either
  */
-export async function write(api: Api, planId: string, records: Seen[]): Promise<PlanView> {
+export async function write(api: Api, by: Writer, records: Seen[]): Promise<PlanView | null> {
   const command = { commandId: commandId(), device: device(), records };
+  const before = queue.of(by.who).length > 0;
+  const entry = await queue.add({ ...by, ...command });
+  if (link.away !== null) return null;
+  if (before) {
+    // in the order of writing
+    await queue.send(api, by.who);
+    return taken(api, by.planId, entry.n);
+  }
   try {
-    return await api.write(planId, command);
+    const view = await api.write(by.planId, command);
+    await queue.drop(entry.n);
+    return view;
   } catch (e) {
-    if (e instanceof Refusal && e.problem.code === 'offline') return api.write(planId, command);
+    if (later(e)) return null;
+    await queue.drop(entry.n);
     throw e;
   }
+}
+
+async function taken(api: Api, planId: string, n: number): Promise<PlanView | null> {
+  const mine = queue.entries.find((e) => e.n === n);
+  if (mine?.problem) {
+    await queue.drop(n);
+    throw new Refusal({ status: 422, ...mine.problem });
+  }
+  return mine ? null : api.plan(planId);
 }

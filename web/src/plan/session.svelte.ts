@@ -17,8 +17,12 @@ import {
   type WeatherRecord,
   type YearView,
 } from '../api/client';
+import { keep, kept, opensAlone, remembered } from '../device/kept';
+import { link } from '../device/link.svelte';
+import { queue } from '../device/queue.svelte';
+import { fetchEngine } from '../pocket/pocket';
 import { hear, type Heard } from './live';
-import { write } from './outbox';
+import { me, write } from './outbox';
 import { problemText } from '../words/refusals';
 import type { System } from '../units/units';
 
@@ -29,6 +33,15 @@ import type { System } from '../units/units';
 export interface Conflict {
   request: EditRequest;
   problem: Problem;
+}
+
+/** What was shown is kept once it has stood for so long, ms. */
+const KEEP_AFTER_MS = 1000;
+
+/** What of a plan is kept on the device. */
+interface KeptPlan {
+  view: PlanView;
+  catalogue: Catalogue;
 }
 
 const CONFLICTS = ['stale_revision', 'clashes_elsewhere'];
@@ -75,6 +88,17 @@ export class PlanSession {
   /** What is tried out now, beside what a form holds. */
   private tried: Edit[] = [];
   private hangUp = () => {};
+  /** When what is shown was sent, ms, where it was kept on the device; null where it is fresh. */
+  keptAt = $state<number | null>(null);
+  /** Counts how often the engine's part of a plan was kept. */
+  packs = $state(0);
+  /** Everything is on the device that opens this plan without a network. */
+  opensAlone = $state(false);
+  private keeping: ReturnType<typeof setTimeout> | undefined;
+
+  constructor() {
+    link.onback(() => void this.back());
+  }
 
   /** The year to draw: the one tried out while there is one. */
   get year(): YearView {
@@ -137,11 +161,11 @@ export class PlanSession {
     if (this.view && this.view.id !== id) this.close();
     const opening = ++this.openings;
     try {
-      await this.needCatalogue();
       this.season = this.looking.season = 'normal';
-      const view = await this.api.plan(id);
+      const { view, catalogue, at } = await this.fetched(id);
       if (opening !== this.openings) return;
-      this.show(view);
+      this.catalogue = catalogue;
+      this.show(view, at);
       this.before = null;
       this.system = this.view!.farm.units;
       this.hangUp();
@@ -154,8 +178,65 @@ export class PlanSession {
     }
   }
 
+  /** A plan from the server, or where that is away, as it was kept. */
+  private async fetched(id: string): Promise<KeptPlan & { at: number | null }> {
+    try {
+      await this.needCatalogue();
+      return { view: await this.api.plan(id), catalogue: this.catalogue!, at: null };
+    } catch (e) {
+      const was = offline(e) ? await kept<KeptPlan>(`plan ${id}`) : null;
+      if (!was) throw e;
+      return { ...was.value, at: was.at };
+    }
+  }
+
+  /** Keeps what a phone needs to open without a network: the plan as it stands, and the engine's. */
+  keepLater() {
+    clearTimeout(this.keeping);
+    this.keeping = setTimeout(() => void this.keepNow(), KEEP_AFTER_MS);
+  }
+
+  private async keepNow() {
+    const view = this.view;
+    if (!view || !opensAlone() || link.away !== null || this.season !== 'normal') return;
+    try {
+      const pack = await this.api.pack(view.id);
+      await keep(`plan ${view.id}`, { view, catalogue: this.catalogue });
+      await keep(`pack ${view.id}`, pack);
+      await keep('last plan', view.id);
+      await remembered(`jobs ${view.id} ${this.system}`, () => this.api.jobs(view.id, this.system));
+      this.packs++;
+      await fetchEngine();
+      if (this.view?.id === view.id) this.opensAlone = true;
+    } catch {
+      // another time
+    }
+  }
+
+  /** The server is there again: what waited goes out, and what is shown becomes fresh. */
+  private async back() {
+    if (me.id === null) return;
+    await queue.send(this.api, me.id);
+    const id = this.view?.id;
+    if (!id) return;
+    try {
+      const view = await this.api.plan(id);
+      if (this.view?.id !== id || this.conflict) return;
+      const { before } = this;
+      this.show(view);
+      this.before = before;
+      this.hangUp();
+      this.hangUp = hear(id, (told) => void this.heard(id, told));
+    } catch (e) {
+      this.error = this.explain(e);
+    }
+  }
+
   close() {
     this.openings++;
+    this.keptAt = null;
+    this.opensAlone = false;
+    clearTimeout(this.keeping);
     this.hangUp();
     this.settled(false);
     this.queue = Promise.resolve(true);
@@ -168,8 +249,10 @@ export class PlanSession {
   }
 
   /** Takes over what is stored now. */
-  private show(view: PlanView) {
+  private show(view: PlanView, keptAt: number | null = null) {
     this.dropTrial();
+    this.keptAt = keptAt;
+    if (keptAt === null) this.keepLater();
     this.before = this.view?.id === view.id ? this.view.year : null;
     this.view = view;
     this.season = this.looking.season = view.year.season;
@@ -191,6 +274,7 @@ export class PlanSession {
       if (this.view?.id !== id || this.conflict || view.revision < this.view.revision) return;
       if (view.revision > this.view.revision) this.before = this.view.year;
       this.view = view;
+      this.keepLater();
       if (this.trial) void this.tryOut(this.tried);
     } catch (e) {
       this.error = this.explain(e);
@@ -250,15 +334,23 @@ export class PlanSession {
         this.conflict = { request, problem: e.problem };
         return new Promise((settle) => (this.settle = settle));
       }
-      this.error = this.explain(e);
+      this.error = offline(e)
+        ? 'The server does not answer: this change was not stored. What you write down is kept.'
+        : this.explain(e);
       return false;
     }
   }
 
-  /** Writes down what was seen or done. No edit of anybody can make it stale. */
+  /**
+   * Writes down what was seen or done. No edit of anybody can make it stale. True also where it
+   * waits on the device until the server is there.
+   */
   async write(seen: Seen[]): Promise<boolean> {
+    const { id, farm } = this.view!;
     try {
-      this.show(await write(this.api, this.view!.id, seen));
+      const by = { who: me.id ?? 0, planId: id, farmName: farm.name };
+      const view = await write(this.api, by, seen);
+      if (view && this.view?.id === id) this.show(view);
       return true;
     } catch (e) {
       this.error = this.explain(e);
@@ -395,7 +487,7 @@ export class PlanSession {
       needs: parts.includes('NEEDS') ? year.needs : needs,
       fields: parts.includes('FIELDS')
         ? year.fields.map((f, i) =>
-            kept(completed(f, stored(fields, f.id)), this.trial?.fields[i] ?? fields[i]),
+            asDrawn(completed(f, stored(fields, f.id)), this.trial?.fields[i] ?? fields[i]),
           )
         : fields,
       ...(parts.includes('GROUPS')
@@ -448,12 +540,16 @@ export class PlanSession {
   }
 }
 
+function offline(e: unknown): boolean {
+  return e instanceof Refusal && e.problem.code === 'offline';
+}
+
 function stored<T extends { id: string }>(of: T[], id: string): T | undefined {
   return of.find((item) => item.id === id);
 }
 
 /** The one that is drawn already, where nothing that is drawn of it differs: it is not drawn anew. */
-function kept(field: FieldYear, drawn: FieldYear | undefined): FieldYear {
+function asDrawn(field: FieldYear, drawn: FieldYear | undefined): FieldYear {
   const same =
     drawn?.id === field.id &&
     drawn.eatenKg === field.eatenKg &&

@@ -82,3 +82,18 @@ export function todayWithin(year: { start: string; days: number }): string {
   const last = isoOf(year.start, year.days - 1);
   return today() < year.start ? year.start : today() > last ? last : today();
 }
+
+/** "at 9:41", or with the day where that was another one: "on 3 May at 9:41" */
+export function timeOf(ms: number): string {
+  const then = new Date(ms);
+  const time = `${then.getHours()}:${String(then.getMinutes()).padStart(2, '0')}`;
+  const day = [then.getFullYear(), then.getMonth() + 1, then.getDate()]
+    .map((n) => String(n).padStart(2, '0'))
+    .join('-');
+  return day === today() ? `at ${time}` : `on ${shortDate(day)} at ${time}`;
+}
+
+/** A time as it is sent. */
+export function isoTime(ms: number): string {
+  return new Date(ms).toISOString();
+}

@@ -26,6 +26,7 @@
     youngText,
   } from '../words/walk';
   import { plateLine } from './plate';
+  import { answerTo } from './reckon';
 
   const open = thePlan();
 
@@ -160,7 +161,7 @@
   $effect(() => () => (asking = -1));
   async function ask(number: number, asked: CoverSeen) {
     try {
-      const found = await open.api.walkAnswer(open.view!.id, on, asked);
+      const found = await answerTo(open, on, asked);
       if (number === asking) answer = found;
     } catch (e) {
       if (number !== asking) return;

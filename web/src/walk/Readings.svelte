@@ -26,7 +26,8 @@
   <section aria-labelledby="readings-title" data-testid="readings">
     <h2 id="readings-title">Read so far</h2>
     {#if newest.length}
-      <div class="scroll">
+      <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+      <div class="scroll" tabindex="0" role="region" aria-label="Readings so far">
         <table>
           <thead>
             <tr>

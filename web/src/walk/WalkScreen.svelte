@@ -1,10 +1,13 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import { MediaQuery } from 'svelte/reactivity';
+  import { router } from 'svelte-spa-router';
   import type { ReadingLine, Walk } from '../api/client';
+  import { link } from '../device/link.svelte';
+  import { queue } from '../device/queue.svelte';
   import DateField from '../form/DateField.svelte';
   import { thePlan } from '../plan/context';
-  import { fullDate, isoOf, today, todayWithin } from '../units/dates';
+  import { fullDate, isoOf, timeOf, today, todayWithin } from '../units/dates';
   import {
     aheadLines,
     expectedText,
@@ -15,34 +18,44 @@
   } from '../words/walk';
   import FieldReading from './FieldReading.svelte';
   import Readings from './Readings.svelte';
+  import { lastWalk, walkOn, warm } from './reckon';
 
   const open = thePlan();
 
-  let on = $state(todayWithin(open.view!.year));
+  /** A reading that was refused is read again: its field and day come with the address. */
+  const wanted = new URLSearchParams(router.querystring ?? '');
+  let on = $state(wanted.get('on') ?? todayWithin(open.view!.year));
   let walk = $state.raw<Walk | null>(null);
   let readings = $state.raw<ReadingLine[]>([]);
-  let chosen = $state('');
+  let keptAt = $state<number | null>(null);
+  let chosen = $state(wanted.get('field') ?? '');
   let order = $state<'round' | 'most'>('round');
   const last = $derived(isoOf(open.view!.year.start, open.view!.year.days - 1));
   const narrow = new MediaQuery('max-width: 760px');
   const name = (id: string) => open.view!.farm.fields.find((f) => f.id === id)?.name ?? id;
 
-  /** Each view of the plan is a new one, also after a record. */
+  /** Each view of the plan is a new one, also after a record; without signal the queue tells. */
   let asking = 0;
   $effect(() => {
-    const view = open.view!;
+    void [open.view, queue.entries, link.away];
     const asked = on;
-    untrack(() => void ask(view.id, asked));
+    untrack(() => void ask(asked));
+  });
+  $effect(() => {
+    void open.packs;
+    untrack(() => void warm(open.view!.id, on));
   });
   $effect(() => () => (asking = -1));
-  async function ask(id: string, day: string) {
+  async function ask(day: string) {
     const number = ++asking;
     try {
-      const found = await open.api.walk(id, day);
-      const known = await open.api.readings(id);
+      if (!walk) {
+        const last = await lastWalk(open.view!.id, day);
+        if (last && number === asking) ({ walk, readings, keptAt } = last);
+      }
+      const found = await walkOn(open, day);
       if (number !== asking) return;
-      walk = found;
-      readings = known;
+      ({ walk, readings, keptAt } = found);
     } catch (e) {
       if (number === asking) open.error = open.explain(e);
     }
@@ -94,6 +107,12 @@
         {#if paceText(walk.paceShare)}<p class="quiet" data-testid="pace">
             {paceText(walk.paceShare)}
           </p>{/if}
+        {#if keptAt !== null}<p class="quiet" data-testid="reckoned-here">
+            Reckoned on this device, from the plan as it was {timeOf(keptAt)} and what was written down
+            here since.
+          </p>{:else if open.opensAlone}<p class="quiet fine" data-testid="opens-alone">
+            Kept on this device: the walk also opens without signal.
+          </p>{/if}
       </header>
       {#if walk.needKgPerDay > 0}<section
           class="ahead panel"
@@ -137,6 +156,7 @@
                 <button
                   class="field-row"
                   class:read={f.readToday}
+                  disabled={day !== on}
                   aria-current={f.fieldId === chosen ? 'true' : undefined}
                   onclick={() => choose(f.fieldId)}
                 >

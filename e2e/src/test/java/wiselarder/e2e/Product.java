@@ -140,6 +140,50 @@ final class Product implements AutoCloseable {
         browser.newContext(options(width, height).setStorageState(visitorState).setHasTouch(true)));
   }
 
+  /** As {@link #touchedPage}, where the product is installed as it is on a phone. */
+  Page installedPage(int width, int height) {
+    visitorPage(width, height).context().close();
+    Page page =
+        patient(
+            browser.newContext(
+                options(width, height).setStorageState(visitorState).setHasTouch(true)),
+            true);
+    page.navigate(url());
+    page.evaluate(
+        """
+        () => new Promise(done => {
+          const worker = navigator.serviceWorker;
+          if (worker.controller) done();
+          else worker.addEventListener('controllerchange', () => done(), {once: true});
+        })""");
+    return page;
+  }
+
+  /** Somebody else edits a plan, from a page of theirs; edits as JavaScript. */
+  static void edit(Page page, String plan, String edits) {
+    page.evaluate(
+        """
+        async () => {
+          const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]);
+          const plan = await (await fetch('/api/plans/%1$s')).json();
+          const answer = await fetch('/api/plans/%1$s/edits', {method: 'POST',
+            headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': token},
+            body: JSON.stringify({revision: plan.revision, onTopOf: null, alsoIn: [],
+              edits: %2$s})});
+          if (!answer.ok) throw new Error(await answer.text());
+        }"""
+            .formatted(plan, edits));
+  }
+
+  /** How many units were written down as fed, in the order in which that arrived. */
+  List<Integer> unitsFed() {
+    return context
+        .getBean(JdbcClient.class)
+        .sql("select (fact->>'units')::int from farm_record where kind = 'LOT_FED' order by number")
+        .query(Integer.class)
+        .list();
+  }
+
   /** Has each plan's first revision be older by some days. */
   void age(int days) {
     sql(
@@ -149,6 +193,15 @@ final class Product implements AutoCloseable {
 
   /** A busy machine may be slow; what never comes is still told. */
   private Page patient(BrowserContext context) {
+    return patient(context, false);
+  }
+
+  private Page patient(BrowserContext context, boolean installed) {
+    if (!installed) {
+      // what a device keeps for itself is tried where that is what is tried
+      context.addInitScript(
+          "Object.defineProperty(navigator, 'serviceWorker', {value: undefined})");
+    }
     PlaywrightAssertions.setDefaultAssertionTimeout(LONGEST_WAIT_MS);
     context.setDefaultTimeout(LONGEST_WAIT_MS);
     context.onConsoleMessage(this::listen);

@@ -42,10 +42,9 @@ class WalkTest {
   }
 
   /** What stands on that day is there once the heading says so. */
-  private static void walkedOn(Page page, String on) {
+  static void walkedOn(Page page, String on) {
     Hand.input(page, "Walked on").fill(on);
-    assertThat(page.getByRole(AriaRole.HEADING).first())
-        .hasText(DAY.format(LocalDate.parse(on)));
+    assertThat(page.getByRole(AriaRole.HEADING).first()).hasText(DAY.format(LocalDate.parse(on)));
   }
 
   private static final DateTimeFormatter DAY =
@@ -163,19 +162,12 @@ class WalkTest {
     Page page = product.visitorPage(390, 844);
     page.navigate(product.url() + "/#/plan/quillback/walk");
     page.getByRole(AriaRole.HEADING).first().waitFor();
-    page.evaluate(
+    Product.edit(
+        page,
+        "quillback",
         """
-        async () => {
-          const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]);
-          const plan = await (await fetch('/api/plans/quillback')).json();
-          const sowing = {id: 's1', fieldId: 'saddle', forageId: 'cereal_rye', sowOn: '2027-09-05',
-            preparation: 'FULL_SEEDBED', yieldKgPerHa: null, seedShare: 1, endsOn: null};
-          const answer = await fetch('/api/plans/quillback/edits', {method: 'POST',
-            headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': token},
-            body: JSON.stringify({revision: plan.revision, onTopOf: null, alsoIn: [],
-              edits: [{putSowing: sowing}]})});
-          if (!answer.ok) throw new Error(await answer.text());
-        }""");
+        [{putSowing: {id: 's1', fieldId: 'saddle', forageId: 'cereal_rye', sowOn: '2027-09-05',
+          preparation: 'FULL_SEEDBED', yieldKgPerHa: null, seedShare: 1, endsOn: null}}]""");
     walkedOn(page, "2027-10-12");
     row(page, "Saddle").click();
     assertThat(page.getByTestId("young-rule")).containsText("open from 7 in where roots hold");

@@ -8,6 +8,7 @@ import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.engine.Engine;
+import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Refusal;
 import wiselarder.core.quantity.Refused;
@@ -29,9 +30,9 @@ public final class Pocket {
 
   private Pocket() {}
 
-  /** Takes a plan and the farm's records, as the server sends both. */
+  /** Takes a plan, the farm's records and the seed of its dry year, as the server sends them. */
   @JSExport
-  public static JSObject open(JSObject stated, JSObject records) {
+  public static JSObject open(JSObject stated, JSObject records, double drySeed) {
     return told(
         () -> {
           if (tables == null) {
@@ -42,6 +43,9 @@ public final class Pocket {
             written.add(Codec.readFarmRecord(Js.item(records, i)));
           }
           plan = Codec.readFarmPlan(stated);
+          Catalogue of = tables.catalogue();
+          of.drySeasons()
+              .takeDrySeed(of.climate(plan.farm().climateId()), plan.plan().year(), (long) drySeed);
           engine = tables.apart().knowing(FarmRecords.of(written));
           return Js.of(true);
         });

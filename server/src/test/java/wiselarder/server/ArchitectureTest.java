@@ -37,7 +37,8 @@ class ArchitectureTest {
           Map.entry("farm", Set.of("problem", "file", "people", "plan", "records")),
           Map.entry("http", Set.of("problem", "farm", "json", "lists", "people", "plan")),
           Map.entry("weather", Set.of("problem", "http", "people", "plan", "records", "watch")),
-          Map.entry("year",
+          Map.entry(
+              "year",
               Set.of("catalogue", "json", "people", "plan", "problem", "records", "weather")),
           Map.entry("closing", Set.of("problem", "farm", "file", "people", "plan", "weather")),
           Map.entry("seasons", Set.of("closing", "people", "plan", "weather")),

@@ -41,9 +41,23 @@ public final class DrySeasons {
     return withRainOf(climate, year, false);
   }
 
+  /** Which simulated year is the dry one: what another engine need not look for again. */
+  public long drySeed(Climate climate, PlanYear year) {
+    return seed(climate, year, true);
+  }
+
+  /** Takes a dry year's seed over from an engine that has looked for it. */
+  public void takeDrySeed(Climate climate, PlanYear year, long seed) {
+    seeds.put(new Key(climate.id(), year, true), seed);
+  }
+
+  private long seed(Climate climate, PlanYear year, boolean dry) {
+    return seeds.computeIfAbsent(
+        new Key(climate.id(), year, dry), key -> tenth(climate, year, dry));
+  }
+
   private WeatherYear withRainOf(Climate climate, PlanYear year, boolean dry) {
-    long seed =
-        seeds.computeIfAbsent(new Key(climate.id(), year, dry), key -> tenth(climate, year, dry));
+    long seed = seed(climate, year, dry);
     WeatherYear simulated = WeatherGenerator.of(climate, year).year(seed);
     return NormalYear.of(climate, year).withRainOf(simulated);
   }

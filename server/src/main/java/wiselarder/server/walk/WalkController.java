@@ -17,9 +17,11 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wiselarder.core.balance.YearBalance;
+import wiselarder.core.engine.Engine;
+import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.Farm;
-import wiselarder.core.quantity.Check;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.quantity.Check;
 import wiselarder.core.records.CoverSeen;
 import wiselarder.core.records.FarmRecord;
 import wiselarder.core.records.WeatherMeasured;
@@ -58,19 +60,26 @@ class WalkController {
    * All that a walk is reckoned from, for where there is no signal.
    *
    * @param records of the farm, but measured weather, in the order of writing
+   * @param drySeed the dry year of the farm's climate, which takes long to look for
    */
-  record Pack(int revision, FarmPlan stated, List<FarmRecord> records) {}
+  record Pack(int revision, FarmPlan stated, List<FarmRecord> records, long drySeed) {}
 
   /** A plan and its farm's records as the engine takes them. */
   @GetMapping("/pack")
   Pack pack(@PathVariable String id, @AuthenticationPrincipal Person person) {
     StoredPlan plan = plans.get(id, person);
+    Engine engine = views.engine("normal", plan);
+    Catalogue tables = engine.catalogue();
     return new Pack(
         plan.revision(),
         plan.content(),
-        views.engine("normal", plan).records().written().stream()
+        engine.records().written().stream()
             .filter(r -> !(r.fact() instanceof WeatherMeasured))
-            .toList());
+            .toList(),
+        tables
+            .drySeasons()
+            .drySeed(
+                tables.climate(plan.content().farm().climateId()), plan.content().plan().year()));
   }
 
   /** A reading that is not written down yet. */

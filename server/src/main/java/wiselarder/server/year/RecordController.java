@@ -21,21 +21,21 @@ import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.node.ObjectNode;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Refused;
 import wiselarder.core.records.Fact;
 import wiselarder.core.records.FarmRecord;
 import wiselarder.core.records.FarmRecords;
 import wiselarder.core.records.SampleSent;
 import wiselarder.core.records.Seen;
 import wiselarder.core.records.Struck;
-import wiselarder.core.quantity.Refused;
 import wiselarder.core.records.WeatherMeasured;
 import wiselarder.server.json.Json;
 import wiselarder.server.people.NotAllowed;
-import wiselarder.server.problem.Problem;
-import wiselarder.server.problem.ServerReason;
 import wiselarder.server.people.Person;
 import wiselarder.server.people.Role;
 import wiselarder.server.plan.Plans;
+import wiselarder.server.problem.Problem;
+import wiselarder.server.problem.ServerReason;
 import wiselarder.server.records.Records;
 
 /** What was seen or done, over HTTP. No request here names a revision. */
@@ -134,8 +134,7 @@ class RecordController {
       @io.swagger.v3.oas.annotations.parameters.RequestBody(
               content =
                   @Content(
-                      array =
-                          @ArraySchema(schema = @Schema(implementation = WriteRequest.class))))
+                      array = @ArraySchema(schema = @Schema(implementation = WriteRequest.class))))
           @RequestBody
           List<ObjectNode> waited,
       @AuthenticationPrincipal Person person) {

@@ -27,7 +27,7 @@ class PocketTest {
       import { readFileSync } from 'node:fs';
       const pocket = await import('./pocket.mjs');
       const [pack, asked] = JSON.parse(readFileSync('asked.json'));
-      const told = [pocket.open(pack.stated, pack.records)];
+      const told = [pocket.open(pack.stated, pack.records, pack.drySeed)];
       for (const [call, ...values] of asked) told.push(pocket[call](...values));
       console.log(JSON.stringify(told));
       """;
@@ -71,8 +71,7 @@ class PocketTest {
       one.propertyNames()
           .forEach(
               name ->
-                  all.addAll(
-                      differences(place + "." + name, one.path(name), other.path(name))));
+                  all.addAll(differences(place + "." + name, one.path(name), other.path(name))));
       other.propertyNames().stream()
           .filter(name -> !one.has(name))
           .forEach(name -> all.add(place + "." + name + ": only the browser has it"));

@@ -85,7 +85,8 @@ class WalkApiTest {
       assertThat(taken).hasSize(3);
       assertThat(taken.get(0).get("refused").isNull()).isTrue();
       assertThat(taken.get(1).get("commandId").asString()).isEqualTo("q2");
-      assertThat(taken.get(1).get("refused").get("field").asString()).isEqualTo("seen.coverKgPerHa");
+      assertThat(taken.get(1).get("refused").get("field").asString())
+          .isEqualTo("seen.coverKgPerHa");
       assertThat(taken.get(2).get("refused").isNull()).isTrue();
       assertThat(http.get(PLAN + "/walk/readings").json()).hasSize(2);
     }

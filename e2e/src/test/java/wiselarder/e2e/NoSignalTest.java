@@ -1,0 +1,225 @@
+package wiselarder.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** The product on a phone where there is no signal: installed, opened, written on, and back. */
+class NoSignalTest {
+  private static Product product;
+
+  @BeforeAll
+  static void start() {
+    product = Product.fresh("no_signal");
+  }
+
+  @AfterAll
+  static void stop() {
+    product.close();
+  }
+
+  @BeforeEach
+  void reset() {
+    product.resetDemo();
+  }
+
+  /** A phone that has opened a plan once, with all that it needs to open it alone. */
+  private static Page phone(String plan, int width, int height) {
+    Page phone = product.installedPage(width, height);
+    open(phone, plan, "/walk");
+    phone.getByTestId("feed-ahead").waitFor();
+    assertThat(phone.getByTestId("opens-alone")).isVisible();
+    return phone;
+  }
+
+  private static void open(Page page, String plan, String screen) {
+    page.navigate(product.url() + "/#/plan/" + plan + screen);
+  }
+
+  private static Page again(BrowserContext phone, String plan, String screen) {
+    Page page = phone.newPage();
+    open(page, plan, screen);
+    return page;
+  }
+
+  private static void press(Page page, String name) {
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true))
+        .first()
+        .click();
+  }
+
+  private static Locator row(Page page, String field) {
+    return page.locator(".field-row").filter(new Locator.FilterOptions().setHasText(field));
+  }
+
+  /**
+   * Six fields, a pull, nine bales; closed, opened, and all of it at the office once it is there.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "quillback, 2028-04-20, 390, 844, in, Home Bottom",
+    "campo-garza-mora, 2027-09-20, 360, 640, cm, Tambo Norte",
+  })
+  void aRoundWithoutSignalIsKeptReckonedAndSentOnce(
+      String plan, String on, int width, int height, String unit, String field) {
+    Page office = product.visitorPage(1280, 800);
+    open(office, plan, "/walk");
+    WalkTest.walkedOn(office, on);
+    String before = office.getByTestId("feed-ahead").innerText();
+    Page phone = phone(plan, width, height);
+    BrowserContext device = phone.context();
+    device.setOffline(true);
+    assertThat(phone.getByTestId("away")).containsText("No connection since");
+    WalkTest.walkedOn(phone, on);
+    phone.locator(".field-row").first().click();
+    for (int i = 1; i <= 6; i++) {
+      assertThat(phone.getByTestId("field-reading")).containsText(i + " of ");
+      Hand.input(phone, "Height, " + unit).fill(unit.equals("in") ? "4" : "10");
+      assertThat(phone.getByTestId("walk-answer")).containsText("was expected");
+      press(phone, "Keep, next field");
+    }
+    assertThat(phone.getByTestId("field-reading")).containsText("7 of ");
+    Assertions.assertThat(AccessTest.offTheSide(phone)).isEmpty();
+    press(phone, "To the round");
+    assertThat(phone.getByTestId("reckoned-here")).isVisible();
+    assertThat(phone.locator("header p").first()).containsText(", 6 read this day.");
+    assertThat(phone.getByTestId("away")).containsText("6 records wait on this device");
+    String there = phone.getByTestId("feed-ahead").innerText();
+    Assertions.assertThat(there).isNotEqualTo(before);
+
+    // the browser is closed and opened: it opens alone, and nothing is lost
+    phone.close();
+    phone = again(device, plan, "/walk");
+    assertThat(phone.getByTestId("away")).containsText("6 records wait on this device");
+    WalkTest.walkedOn(phone, on);
+    assertThat(phone.locator("header p").first()).containsText(", 6 read this day.");
+    Assertions.assertThat(phone.getByTestId("feed-ahead").innerText()).isEqualTo(there);
+    Assertions.assertThat(AccessTest.violations(phone)).isEmpty();
+
+    // signal
+    device.setOffline(false);
+    assertThat(phone.getByTestId("away")).hasCount(0);
+    assertThat(phone.getByTestId("reckoned-here")).hasCount(0);
+    assertThat(office.locator("header p").first()).containsText(", 6 read this day.");
+    assertThat(office.getByTestId("readings").locator("tbody tr")).hasCount(6);
+    assertThat(phone.locator("header p").first()).containsText(", 6 read this day.");
+    Assertions.assertThat(phone.getByTestId("feed-ahead").innerText()).isEqualTo(there);
+    assertThat(office.getByTestId("feed-ahead"))
+        .hasText(there, new LocatorAssertions.HasTextOptions().setUseInnerText(true));
+    assertThat(row(office, field)).hasAttribute("class", Pattern.compile("\\bread\\b"));
+    office.context().close();
+    device.close();
+  }
+
+  /** The lot's count falls at the office; the phone shows what waits until then. */
+  @Test
+  void balesAreFedWithoutSignal() {
+    Page phone = phone("quillback", 390, 844);
+    BrowserContext device = phone.context();
+    device.setOffline(true);
+    assertThat(phone.getByTestId("away")).isVisible();
+    open(phone, "quillback", "/store");
+    Hand.MOUSE.side(phone, "Fed and counted");
+    Locator records = phone.getByTestId("store-records");
+    records.getByLabel("On").first().fill("2027-12-01");
+    Hand.MOUSE.type(records.getByLabel("How many"), "9");
+    records.getByText("Write down").click();
+    assertThat(records).containsText("1 Dec: fed 9 round bales");
+    assertThat(records).containsText("waits on this device");
+    phone.close();
+    Page office = product.visitorPage(1280, 800);
+    open(office, "quillback", "/store");
+    Hand.MOUSE.side(office, "Fed and counted");
+    assertThat(office.getByTestId("store-records")).not().containsText("fed 9");
+    device.setOffline(false);
+    Page back = again(device, "quillback", "/store");
+    assertThat(office.getByTestId("store-records")).containsText("1 Dec: fed 9 round bales");
+    assertThat(office.getByTestId("store-records").locator("li")).hasCount(1);
+    assertThat(back.getByTestId("waiting")).hasCount(0);
+    office.context().close();
+    device.close();
+  }
+
+  /** What the server refuses is shown with its reason, and is read again or thrown away. */
+  @Test
+  void whatIsRefusedStaysUntilSomebodyDecides() {
+    Page phone = phone("quillback", 390, 844);
+    BrowserContext device = phone.context();
+    device.setOffline(true);
+    WalkTest.walkedOn(phone, "2028-04-20");
+    row(phone, "Saddle").click();
+    Hand.input(phone, "Height, in").fill("4");
+    assertThat(phone.getByTestId("walk-answer")).isVisible();
+    press(phone, "Keep, next field");
+    assertThat(phone.getByTestId("away")).containsText("1 record waits");
+    // meanwhile the field is taken out of the plan
+    Page office = product.visitorPage(1280, 800);
+    open(office, "quillback", "/walk");
+    Product.edit(office, "quillback", "[{removeField: 'saddle'}]");
+    office.context().close();
+    device.setOffline(false);
+    Locator refused = phone.getByTestId("refused");
+    assertThat(refused).containsText("20 Apr: reading of");
+    assertThat(refused).containsText("saddle");
+    refused.getByText("Throw away").click();
+    assertThat(refused).hasCount(0);
+    device.close();
+  }
+
+  /**
+   * The signal comes and goes and the page is killed at random: whatever was shown as written
+   * arrives, each once. The numbers are drawn from one seed, so that a failure comes again.
+   */
+  @Test
+  void nothingIsLostAndNothingComesTwice() {
+    Page phone = phone("quillback", 390, 844);
+    BrowserContext device = phone.context();
+    Random random = new Random(18);
+    Set<Integer> shown = new TreeSet<>();
+    int rounds = Integer.getInteger("larder.rounds", 12);
+    for (int i = 1; i <= rounds; i++) {
+      device.setOffline(random.nextInt(3) > 0);
+      open(phone, "quillback", "/store");
+      Hand.MOUSE.side(phone, "Fed and counted");
+      Locator records = phone.getByTestId("store-records");
+      records.getByLabel("On").first().fill("2027-12-01");
+      Hand.MOUSE.type(records.getByLabel("How many"), String.valueOf(i));
+      records.getByText("Write down").click();
+      if (random.nextInt(3) > 0) {
+        assertThat(records.getByText(Pattern.compile("fed " + i + " round"))).isVisible();
+        shown.add(i);
+      }
+      if (random.nextInt(3) == 0) {
+        phone.close();
+        phone = device.newPage();
+      }
+    }
+    device.setOffline(false);
+    open(phone, "quillback", "/store");
+    phone.reload();
+    Hand.MOUSE.side(phone, "Fed and counted");
+    assertThat(phone.getByTestId("away")).hasCount(0);
+    assertThat(phone.getByTestId("waiting")).hasCount(0);
+    assertThat(phone.getByTestId("store-records").getByText("waits on this device")).hasCount(0);
+    List<Integer> arrived = product.unitsFed();
+    Assertions.assertThat(arrived).doesNotHaveDuplicates().containsAll(shown);
+    Assertions.assertThat(shown).hasSizeGreaterThanOrEqualTo(rounds / 3);
+    device.close();
+  }
+}

@@ -1,0 +1,40 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { Problem, Seen } from '../api/client';
+
+/** What somebody wrote down that the server has not taken yet. */
+export interface Waiting {
+  /** Its place in the queue. */
+  n: number;
+  commandId: string;
+  planId: string;
+  farmName: string;
+  /** Id of the person who wrote it: under nobody else's name it is sent. */
+  who: number;
+  device: string;
+  records: Seen[];
+  /** When it was written, ms. */
+  at: number;
+  /** Why the server did not take it, or null. */
+  problem: Problem | null;
+}
+
+interface Stored extends DBSchema {
+  queue: { key: number; value: Omit<Waiting, 'n'> & { n?: number } };
+  kept: { key: string; value: { at: number; value: unknown } };
+}
+
+let opened: Promise<IDBPDatabase<Stored> | null> | null = null;
+
+/** The device's own store; null where the browser gives none. */
+export function store(): Promise<IDBPDatabase<Stored> | null> {
+  opened ??=
+    typeof indexedDB === 'undefined'
+      ? Promise.resolve(null)
+      : openDB<Stored>('wise-larder', 1, {
+          upgrade(db) {
+            db.createObjectStore('queue', { keyPath: 'n', autoIncrement: true });
+            db.createObjectStore('kept');
+          },
+        }).catch(() => null);
+  return opened;
+}

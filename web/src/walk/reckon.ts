@@ -1,0 +1,109 @@
+import { Refusal, type CoverSeen, type Pack, type ReadingLine } from '../api/client';
+import type { Walk, WalkAnswer } from '../api/client';
+import { keep, kept, opensAlone } from '../device/kept';
+import { link } from '../device/link.svelte';
+import { queue } from '../device/queue.svelte';
+import { isoTime } from '../units/dates';
+import type { PlanSession } from '../plan/session.svelte';
+import { pocket, type Known, type Pocket } from '../pocket/pocket';
+
+/** The server has so long, where the device can answer as well, ms. */
+const PATIENCE_MS = 4000;
+
+/** A round with its readings, and when the plan was kept that the device reckoned it from. */
+export interface Reckoned {
+  walk: Walk;
+  readings: ReadingLine[];
+  keptAt: number | null;
+}
+
+/** What waits on the device counts here as if it were taken. */
+function waiting(planId: string): Known[] {
+  return queue.entries
+    .filter((e) => e.planId === planId && e.problem === null)
+    .flatMap((e) =>
+      e.records.map((r, i) => ({
+        id: e.records.length === 1 ? e.commandId : `${e.commandId}.${i}`,
+        on: r.on,
+        fact: r.fact as Known['fact'],
+        written: { who: '', at: isoTime(e.at), device: e.device },
+      })),
+    );
+}
+
+/** The engine of this device on a plan; null where nothing of it was kept. */
+async function onDevice(planId: string): Promise<{ engine: Pocket; at: number } | null> {
+  const pack = await kept<Pack>(`pack ${planId}`);
+  if (!pack) return null;
+  await pocket.open(`${planId} ${pack.at}`, pack.value, waiting(planId));
+  return { engine: pocket, at: pack.at };
+}
+
+function offline(e: unknown): boolean {
+  return e instanceof Refusal && e.problem.code === 'offline';
+}
+
+/** From the server, or where it is away or slow, from the device. */
+async function either<T>(
+  planId: string,
+  server: () => Promise<T>,
+  device: (of: { engine: Pocket; at: number }) => Promise<T>,
+): Promise<T> {
+  const able = await kept(`pack ${planId}`);
+  if (link.away === null) {
+    try {
+      if (!able) return await server();
+      const slow = new Promise<'slow'>((done) => setTimeout(() => done('slow'), PATIENCE_MS));
+      const first = await Promise.race([server(), slow]);
+      if (first !== 'slow') return first as T;
+    } catch (e) {
+      if (!offline(e) || !able) throw e;
+    }
+  }
+  const here = await onDevice(planId);
+  if (!here) throw new Refusal({ status: 0, code: 'offline' });
+  return device(here);
+}
+
+/** The last round that was shown, at once: the engine of a cold phone takes some seconds. */
+export async function lastWalk(planId: string, on: string): Promise<Reckoned | null> {
+  const last = link.away === null ? null : await kept<Reckoned>(`walk ${planId}`);
+  return last?.value.walk.on === on ? last.value : null;
+}
+
+export async function walkOn(open: PlanSession, on: string): Promise<Reckoned> {
+  const id = open.view!.id;
+  const found = await either<Reckoned>(
+    id,
+    async () => ({
+      walk: await open.api.walk(id, on),
+      readings: await open.api.readings(id),
+      keptAt: null,
+    }),
+    async ({ engine, at }) => ({
+      walk: await engine.walk(on),
+      readings: await engine.readings(),
+      keptAt: at,
+    }),
+  );
+  if (opensAlone()) void keep(`walk ${id}`, found);
+  return found;
+}
+
+export function answerTo(open: PlanSession, on: string, reading: CoverSeen): Promise<WalkAnswer> {
+  const id = open.view!.id;
+  return either(
+    id,
+    () => open.api.walkAnswer(id, on, reading),
+    ({ engine }) => engine.answer(on, reading),
+  );
+}
+
+/** Has the device's engine be ready before it is needed: its first dry year takes it some seconds. */
+export async function warm(planId: string, on: string): Promise<void> {
+  try {
+    await (await onDevice(planId))?.engine.walk(on);
+  } catch {
+    // the server answers, or it is tried again when it is asked
+  }
+}
