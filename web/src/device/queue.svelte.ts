@@ -48,8 +48,15 @@ export class Queue {
   }
 
   async drop(n: number) {
-    await (await store())?.delete('queue', n);
-    this.entries = this.entries.filter((e) => e.n !== n);
+    await this.dropAll(this.entries.filter((e) => e.n === n));
+  }
+
+  private async dropAll(taken: Waiting[]) {
+    const gone = taken.map((e) => e.n);
+    const queue = (await store())?.transaction('queue', 'readwrite');
+    for (const n of gone) void queue?.store.delete(n);
+    await queue?.done;
+    this.entries = this.entries.filter((e) => !gone.includes(e.n));
   }
 
   private async refuse(n: number, problem: Problem | null) {
@@ -95,11 +102,9 @@ export class Queue {
           planId,
           some.map(({ commandId, device, records }) => ({ commandId, device, records })),
         );
-        for (const [i, e] of some.entries()) {
-          const refused = taken[i].refused;
-          if (refused === null) await this.drop(e.n);
-          else await this.refuse(e.n, refused as Problem);
-        }
+        await this.dropAll(some.filter((_, i) => taken[i].refused === null));
+        for (const [i, e] of some.entries())
+          if (taken[i].refused !== null) await this.refuse(e.n, taken[i].refused as Problem);
       } catch (e) {
         if (later(e) || !(e instanceof Refusal)) return;
         // the plan is gone, or no longer theirs to write in

@@ -13,6 +13,9 @@
 
   const open = thePlan();
 
+  /** So many that were refused are shown at once: they stand above everything else. */
+  const SHOWN = 3;
+
   const me = $derived(signed.who?.id ?? null);
   const mine = $derived(queue.entries.filter((e) => e.who === me));
   const waiting = $derived(mine.filter((e) => e.problem === null));
@@ -72,10 +75,10 @@
     <section class="strip refused" aria-label="Not taken" data-testid="refused">
       <strong>The server did not take these. They stay on this device until you decide.</strong>
       <ul>
-        {#each refused as e (e.n)}
+        {#each refused.slice(0, SHOWN) as e (e.n)}
           <li>
             <span
-              >{e.farmName}, {e.records.map((r) => recordTitle(r, name)).join('; ')}.
+              >{e.farmName}, {e.records.map((r) => recordTitle(r, name)).join('; ')}:
               <b>{problemText(e.problem!, open.system)}</b></span
             >
             {#if readAgain(e)}
@@ -86,6 +89,7 @@
           </li>
         {/each}
       </ul>
+      {#if refused.length > SHOWN}<p>And {refused.length - SHOWN} more after these.</p>{/if}
     </section>
   {/if}
   {#if version.newer}

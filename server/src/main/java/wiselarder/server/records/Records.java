@@ -6,8 +6,10 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.herd.AnimalGroup;
@@ -89,7 +91,7 @@ public class Records {
    * @throws Refused when a fact is about what the plan does not hold, or the command's id has
    *     brought something else before
    */
-  @Transactional
+  @Transactional(propagation = Propagation.NESTED)
   public List<FarmRecord> write(String planSlug, Person person, Command command) {
     StoredPlan plan = plans.get(planSlug, person);
     NotAllowed.unless(plan.role(), Role.HELPER);
@@ -108,6 +110,16 @@ public class Records {
     }
     // another request with this id may have come first: what it brought is what counts
     return again(repository.ofCommand(plan.farmId(), command.id), command);
+  }
+
+  /**
+   * Does many writes as one, each kept or refused for itself: whoever listens is told once.
+   *
+   * @param one writes one of them by {@link #write}, and gives what became of it
+   */
+  @Transactional
+  public <T, R> List<R> together(List<T> all, Function<T, R> one) {
+    return all.stream().map(one).toList();
   }
 
   /**

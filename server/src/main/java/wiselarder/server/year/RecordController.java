@@ -140,12 +140,11 @@ class RecordController {
       @AuthenticationPrincipal Person person) {
     NotAllowed.unless(plans.get(id, person).role(), Role.HELPER);
     Check.range("command.seen", Check.present("command.seen", waited).size(), 1, MOST_QUEUED);
-    List<Taken> sent = new ArrayList<>();
-    for (ObjectNode request : waited) {
-      Check.present("command.id", request);
-      sent.add(new Taken(request.path("commandId").asString(""), refused(id, person, request)));
-    }
-    return sent;
+    waited.forEach(request -> Check.present("command.id", request));
+    return records.together(
+        waited,
+        request ->
+            new Taken(request.path("commandId").asString(""), refused(id, person, request)));
   }
 
   private Problem refused(String plan, Person person, ObjectNode request) {
