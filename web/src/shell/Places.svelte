@@ -6,14 +6,23 @@
   import Warehouse from '@lucide/svelte/icons/warehouse';
   import { router } from 'svelte-spa-router';
   import Menu from '../form/Menu.svelte';
-  import { isAt, leading, PLACES, THUMBS } from './places';
+  import { thePlan } from '../plan/context';
+  import { HELPERS, isAt, leading, PLACES, THUMBS } from './places';
+
+  const open = thePlan();
 
   let { base, narrow }: { base: string; narrow: boolean } = $props();
 
-  const ICONS = [CalendarRange, ListChecks, Footprints, Warehouse];
+  const ICONS: Record<string, typeof CalendarRange> = {
+    '': CalendarRange,
+    '/jobs': ListChecks,
+    '/walk': Footprints,
+    '/store': Warehouse,
+  };
+  const thumbs = $derived(open.view?.role === 'HELPER' ? HELPERS : THUMBS);
   const more = $derived(
     leading(
-      PLACES.filter((p) => !THUMBS.some((t) => t.path === p.path)),
+      PLACES.filter((p) => !thumbs.some((t) => t.path === p.path)),
       base,
       router.location,
     ),
@@ -21,10 +30,10 @@
 </script>
 
 <nav aria-label="Screens" class:narrow>
-  {#each narrow ? THUMBS : PLACES as { path, name }, i (path)}
-    {@const Icon = ICONS[i]}
+  {#each narrow ? thumbs : PLACES as { path, name, query = '' } (path)}
+    {@const Icon = ICONS[path]}
     <a
-      href={`#${base}${path}`}
+      href={`#${base}${path}${query}`}
       aria-current={isAt(router.location, base, path) ? 'page' : undefined}
       >{#if narrow}<Icon size={20} aria-hidden="true" />{/if}{name}</a
     >

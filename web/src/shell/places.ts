@@ -1,7 +1,14 @@
 import type { Offer } from '../form/Menu.svelte';
 
+/** A screen of a plan: its address below the plan's own, with what it opens at. */
+export interface Place {
+  path: string;
+  name: string;
+  query?: string;
+}
+
 /** Where the work is done, in the order of the tabs. */
-export const PLACES: { path: string; name: string }[] = [
+export const PLACES: Place[] = [
   { path: '', name: 'Year' },
   { path: '/land', name: 'Land' },
   { path: '/herd', name: 'Herd' },
@@ -14,15 +21,22 @@ export const PLACES: { path: string; name: string }[] = [
 ];
 
 /** On a phone these lie under the thumb, the jobs as today's. */
-export const THUMBS: { path: string; name: string }[] = [
+export const THUMBS: Place[] = [
   { path: '', name: 'Year' },
   { path: '/jobs', name: 'Today' },
   { path: '/walk', name: 'Walk' },
   { path: '/store', name: 'Store' },
 ];
 
+/** Whoever helps needs no more than what is to be done, what is seen, and what was fed. */
+export const HELPERS: Place[] = [
+  { path: '/jobs', name: 'Today' },
+  { path: '/walk', name: 'Walk' },
+  { path: '/store', name: 'Fed', query: '?side=records' },
+];
+
 /** What is set once and seldom looked at: it stands in the farm's menu. */
-export const ASIDE: { path: string; name: string }[] = [
+export const ASIDE: Place[] = [
   { path: '/farm', name: 'Farm' },
   { path: '/forages', name: 'Forages' },
   { path: '/prices', name: 'Prices' },

@@ -104,6 +104,11 @@ class RecordsTest {
     Hand.MOUSE.side(hal, "Fed and counted");
     Locator records = hal.getByTestId("store-records");
     records.waitFor();
+    // on a phone nothing but a helper's own lies under the thumb
+    hal.setViewportSize(390, 844);
+    assertThat(hal.locator("nav[aria-label=Screens] > a"))
+        .hasText(new String[] {"Today", "Walk", "Fed"});
+    hal.setViewportSize(1280, 900);
     Hand.MOUSE.link(ann, "Store");
     Hand.MOUSE.side(ann, "The lot");
     Hand.input(ann, "Units kept back").fill("5");
