@@ -18,7 +18,7 @@
   } from '../words/walk';
   import FieldReading from './FieldReading.svelte';
   import Readings from './Readings.svelte';
-  import { lastWalk, walkOn, warm } from './reckon';
+  import { lastWalk, walkOn, warm, type Reckoned } from './reckon';
 
   const open = thePlan();
 
@@ -53,9 +53,10 @@
         const last = await lastWalk(open.view!.id, day);
         if (last && number === asking) ({ walk, readings, keptAt } = last);
       }
-      const found = await walkOn(open, day);
-      if (number !== asking) return;
-      ({ walk, readings, keptAt } = found);
+      const show = (found: Reckoned) => {
+        if (number === asking) ({ walk, readings, keptAt } = found);
+      };
+      show(await walkOn(open, day, show));
     } catch (e) {
       if (number === asking) open.error = open.explain(e);
     }

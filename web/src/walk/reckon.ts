@@ -43,19 +43,27 @@ function offline(e: unknown): boolean {
   return e instanceof Refusal && e.problem.code === 'offline';
 }
 
-/** From the server, or where it is away or slow, from the device. */
+/**
+ * From the server, or where it is away or slow, from the device.
+ *
+ * @param late is given what a slow server says in the end
+ */
 async function either<T>(
   planId: string,
   server: () => Promise<T>,
   device: (of: { engine: Pocket; at: number }) => Promise<T>,
+  late: (found: T) => void = () => {},
 ): Promise<T> {
   const able = await kept(`pack ${planId}`);
   if (link.away === null) {
     try {
       if (!able) return await server();
       const slow = new Promise<'slow'>((done) => setTimeout(() => done('slow'), PATIENCE_MS));
-      const first = await Promise.race([server(), slow]);
+      const said = server();
+      const first = await Promise.race([said, slow]);
       if (first !== 'slow') return first as T;
+      // where it fails after all, the device has answered
+      said.then(late, () => {});
     } catch (e) {
       if (!offline(e) || !able) throw e;
     }
@@ -71,7 +79,12 @@ export async function lastWalk(planId: string, on: string): Promise<Reckoned | n
   return last?.value.walk.on === on ? last.value : null;
 }
 
-export async function walkOn(open: PlanSession, on: string): Promise<Reckoned> {
+/** A round; `late` is given the server's, where that comes after the device's own. */
+export async function walkOn(
+  open: PlanSession,
+  on: string,
+  late: (found: Reckoned) => void,
+): Promise<Reckoned> {
   const id = open.view!.id;
   const found = await either<Reckoned>(
     id,
@@ -85,6 +98,7 @@ export async function walkOn(open: PlanSession, on: string): Promise<Reckoned> {
       readings: await engine.readings(),
       keptAt: at,
     }),
+    late,
   );
   if (opensAlone()) void keep(`walk ${id}`, found);
   return found;

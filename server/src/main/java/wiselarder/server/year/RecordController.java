@@ -143,8 +143,7 @@ class RecordController {
     waited.forEach(request -> Check.present("command.id", request));
     return records.together(
         waited,
-        request ->
-            new Taken(request.path("commandId").asString(""), refused(id, person, request)));
+        request -> new Taken(request.path("commandId").asString(""), refused(id, person, request)));
   }
 
   private Problem refused(String plan, Person person, ObjectNode request) {
