@@ -19,6 +19,8 @@ export function later(e: unknown): boolean {
  */
 export class Queue {
   entries = $state.raw<Waiting[]>([]);
+  /** Places of those whose first answer is still on its way: they are not told to wait. */
+  private direct = $state.raw<number[]>([]);
   private sending: Promise<void> | null = null;
   private alone = 0;
 
@@ -32,8 +34,22 @@ export class Queue {
     this.entries = [...onDevice, ...this.entries.filter((e) => e.n < 0 || e.n > last)];
   }
 
-  /** Keeps it before anything else is done with it. */
-  async add(what: New): Promise<Waiting> {
+  /** What waits for another time. */
+  get waiting(): Waiting[] {
+    return this.entries.filter((e) => !this.direct.includes(e.n));
+  }
+
+  /** The first answer has come, or will not. */
+  answered(n: number) {
+    this.direct = this.direct.filter((d) => d !== n);
+  }
+
+  /**
+   * Keeps it before anything else is done with it.
+   *
+   * @param direct it is sent now, and {@link answered} tells the end of that
+   */
+  async add(what: New, direct = false): Promise<Waiting> {
     const entry = { ...what, at: Date.now(), problem: null };
     const db = await store();
     let n = --this.alone;
@@ -43,6 +59,7 @@ export class Queue {
       // the device is full, or lets nothing be kept: it waits as long as the page is open
     }
     const added = { ...entry, n };
+    if (direct) this.direct = [...this.direct, n];
     this.entries = [...this.entries.filter((e) => e.n !== n), added];
     return added;
   }

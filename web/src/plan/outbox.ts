@@ -42,14 +42,15 @@ export interface Writer {
 export async function write(api: Api, by: Writer, records: Seen[]): Promise<PlanView | null> {
   const command = { commandId: commandId(), device: device(), records };
   const before = queue.of(by.who).length > 0;
-  const entry = await queue.add({ ...by, ...command });
-  if (link.away !== null) return null;
-  if (before) {
-    // in the order of writing
-    await queue.send(api, by.who);
-    return taken(api, by.planId, entry.n);
-  }
+  const away = link.away !== null;
+  const entry = await queue.add({ ...by, ...command }, !away);
+  if (away) return null;
   try {
+    if (before) {
+      // in the order of writing
+      await queue.send(api, by.who);
+      return await taken(api, by.planId, entry.n);
+    }
     const view = await api.write(by.planId, command);
     await queue.drop(entry.n);
     return view;
@@ -57,6 +58,8 @@ export async function write(api: Api, by: Writer, records: Seen[]): Promise<Plan
     if (later(e)) return null;
     await queue.drop(entry.n);
     throw e;
+  } finally {
+    queue.answered(entry.n);
   }
 }
 

@@ -30,7 +30,7 @@ export class Written {
 
   /** The records of one kind, also those that were struck out and those that wait on this device. */
   of<K extends Kind>(kind: K): Line<K>[] {
-    const waiting = queue.entries
+    const waiting = queue.waiting
       .filter((e) => e.planId === this.plan.view?.id && e.problem === null)
       .flatMap((e) => e.records.map((r, i) => this.line(e, i, r)))
       .filter((l) => isAbout(l.fact as Fact, this.about()));

@@ -17,10 +17,20 @@
   const SHOWN = 3;
 
   const me = $derived(signed.who?.id ?? null);
-  const mine = $derived(queue.entries.filter((e) => e.who === me));
+  const mine = $derived(queue.waiting.filter((e) => e.who === me));
   const waiting = $derived(mine.filter((e) => e.problem === null));
   const refused = $derived(mine.filter((e) => e.problem !== null));
-  const others = $derived(queue.entries.length - mine.length);
+  const others = $derived(queue.waiting.length - mine.length);
+
+  /** A server that was there and had no time is asked again. */
+  const AGAIN_MS = 15_000;
+  const asking = $derived(waiting.length > 0 && link.away === null ? me : null);
+  $effect(() => {
+    const who = asking;
+    if (who === null) return;
+    const timer = setInterval(() => void queue.send(api, who), AGAIN_MS);
+    return () => clearInterval(timer);
+  });
 
   function name(id: string): string {
     const farm = open.view?.farm;

@@ -37,7 +37,7 @@
   /** Each view of the plan is a new one, also after a record; without signal the queue tells. */
   let asking = 0;
   $effect(() => {
-    void [open.view, queue.entries, link.away];
+    void [open.view, link.away !== null && queue.entries];
     const asked = on;
     untrack(() => void ask(asked));
   });
