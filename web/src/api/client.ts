@@ -61,6 +61,7 @@ export type Readings = Schemas['Readings'];
 export type Walk = Schemas['Round'];
 /** All that a walk is reckoned from, for where there is no signal. */
 export type Pack = Schemas['Pack'];
+export type FarmRecord = Schemas['FarmRecord'];
 export type FieldToWalk = Schemas['FieldToWalk'];
 export type WalkAnswer = Schemas['Answer'];
 export type FeedAhead = Schemas['FeedAhead'];
@@ -170,6 +171,11 @@ export class Refusal extends Error {
   constructor(readonly problem: Problem) {
     super(problem.code);
   }
+}
+
+/** True where the server was not reached. */
+export function isOffline(e: unknown): boolean {
+  return e instanceof Refusal && e.problem.code === 'offline';
 }
 
 function csrfToken(): string {

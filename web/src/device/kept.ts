@@ -1,4 +1,4 @@
-import { Refusal } from '../api/client';
+import { isOffline } from '../api/client';
 import { store } from './store';
 
 /** Something the server sent, with when that was. */
@@ -31,8 +31,7 @@ export async function remembered<T>(key: string, ask: () => Promise<T>): Promise
     if (opensAlone()) void keep(key, said);
     return said;
   } catch (e) {
-    const offline = e instanceof Refusal && e.problem.code === 'offline';
-    const was = offline ? await kept<T>(key) : null;
+    const was = isOffline(e) ? await kept<T>(key) : null;
     if (!was) throw e;
     return was.value;
   }

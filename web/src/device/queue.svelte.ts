@@ -39,6 +39,11 @@ export class Queue {
     return this.entries.filter((e) => !this.direct.includes(e.n));
   }
 
+  /** The same of one plan, but for what was refused. */
+  waitingIn(planId: string | undefined): Waiting[] {
+    return this.waiting.filter((e) => e.planId === planId && e.problem === null);
+  }
+
   /** The first answer has come, or will not. */
   answered(n: number) {
     this.direct = this.direct.filter((d) => d !== n);

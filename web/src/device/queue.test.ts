@@ -3,6 +3,7 @@ import { apiIn, Refusal, type PlanView } from '../api/client';
 import { write } from '../plan/outbox';
 import { link } from './link.svelte';
 import { later, queue } from './queue.svelte';
+import { asRecords } from './store';
 
 const api = apiIn({ season: 'normal' });
 const ann = { who: 1, planId: 'p', farmName: 'Farm' };
@@ -121,6 +122,16 @@ describe('what waits', () => {
     await queue.send(api, 1);
     expect(queue.entries[0].problem?.code).toBe('not_found');
   });
+});
+
+test('what waits stands under the ids that the server will give it', async () => {
+  const many = [...fed(1), ...fed(2)];
+  const one = await queue.add({ ...ann, commandId: 'a', device: 'd', records: fed(1) });
+  const two = await queue.add({ ...ann, commandId: 'b', device: 'd', records: many });
+  expect(asRecords(one).map((r) => r.id)).toEqual(['a']);
+  expect(asRecords(two).map((r) => r.id)).toEqual(['b.0', 'b.1']);
+  expect(queue.waitingIn('p').map((e) => e.commandId)).toEqual(['a', 'b']);
+  expect(queue.waitingIn('q')).toEqual([]);
 });
 
 test('another time is for what was not reached, not for what was refused', () => {

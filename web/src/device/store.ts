@@ -1,5 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { Problem, Seen } from '../api/client';
+import type { Fact, FarmRecord, Problem, Seen } from '../api/client';
 
 /** What somebody wrote down that the server has not taken yet. */
 export interface Waiting {
@@ -16,6 +16,17 @@ export interface Waiting {
   at: number;
   /** Why the server did not take it, or null. */
   problem: Problem | null;
+}
+
+/** What waits, as the records that the server will make of it, under the same ids. */
+export function asRecords(e: Waiting): FarmRecord[] {
+  const at = new Date(e.at).toISOString();
+  return e.records.map((r, i) => ({
+    id: e.records.length === 1 ? e.commandId : `${e.commandId}.${i}`,
+    on: r.on,
+    fact: r.fact as Fact,
+    written: { who: '', at, device: e.device },
+  }));
 }
 
 interface Stored extends DBSchema {

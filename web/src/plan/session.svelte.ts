@@ -1,5 +1,6 @@
 import {
   apiIn,
+  isOffline,
   Refusal,
   type Also,
   type Api,
@@ -184,7 +185,7 @@ export class PlanSession {
       await this.needCatalogue();
       return { view: await this.api.plan(id), catalogue: this.catalogue!, at: null };
     } catch (e) {
-      const was = offline(e) ? await kept<KeptPlan>(`plan ${id}`) : null;
+      const was = isOffline(e) ? await kept<KeptPlan>(`plan ${id}`) : null;
       if (!was) throw e;
       return { ...was.value, at: was.at };
     }
@@ -334,7 +335,7 @@ export class PlanSession {
         this.conflict = { request, problem: e.problem };
         return new Promise((settle) => (this.settle = settle));
       }
-      this.error = offline(e)
+      this.error = isOffline(e)
         ? 'The server does not answer: this change was not stored. What you write down is kept.'
         : this.explain(e);
       return false;
@@ -538,10 +539,6 @@ export class PlanSession {
   explain(e: unknown): string {
     return e instanceof Refusal ? problemText(e.problem, this.system) : String(e);
   }
-}
-
-function offline(e: unknown): boolean {
-  return e instanceof Refusal && e.problem.code === 'offline';
 }
 
 function stored<T extends { id: string }>(of: T[], id: string): T | undefined {

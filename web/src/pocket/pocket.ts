@@ -1,6 +1,7 @@
 import {
   Refusal,
   type CoverSeen,
+  type FarmRecord,
   type Pack,
   type Problem,
   type ReadingLine,
@@ -8,9 +9,6 @@ import {
   type WalkAnswer,
 } from '../api/client';
 import type { Asked } from './worker';
-
-/** A record as the engine takes it. */
-export type Known = Pack['records'][number];
 
 type Told = { number: number; told?: { answer?: unknown; refused?: Problem }; failed?: string };
 
@@ -54,7 +52,7 @@ export class Pocket {
    *
    * @param key of the pack: under the same one with the same records there is nothing to do
    */
-  async open(key: string, pack: Pack, more: Known[]): Promise<void> {
+  async open(key: string, pack: Pack, more: FarmRecord[]): Promise<void> {
     const now = [key, ...more.map((r) => r.id)].join(' ');
     if (now === this.opened) return;
     this.opened = now;

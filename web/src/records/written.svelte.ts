@@ -1,7 +1,6 @@
-import type { Fact, RecordLine, Seen } from '../api/client';
+import type { Fact, RecordLine } from '../api/client';
 import { queue } from '../device/queue.svelte';
-import type { Waiting } from '../device/store';
-import { isoTime } from '../units/dates';
+import { asRecords } from '../device/store';
 import { thePlan } from '../plan/context';
 
 type Kind = Fact['kind'];
@@ -30,27 +29,25 @@ export class Written {
 
   /** The records of one kind, also those that were struck out and those that wait on this device. */
   of<K extends Kind>(kind: K): Line<K>[] {
-    const waiting = queue.waiting
-      .filter((e) => e.planId === this.plan.view?.id && e.problem === null)
-      .flatMap((e) => e.records.map((r, i) => this.line(e, i, r)))
-      .filter((l) => isAbout(l.fact as Fact, this.about()));
-    // one that is just being taken may be in both
-    const fresh = waiting.filter((w) => !this.lines.some((l) => l.id === w.id)).reverse();
-    return [...fresh, ...this.lines].filter((l): l is Line<K> => l.fact.kind === kind);
-  }
-
-  private line(e: Waiting, i: number, r: Seen): RecordLine {
-    return {
-      id: e.records.length === 1 ? e.commandId : `${e.commandId}.${i}`,
-      on: r.on,
-      fact: r.fact as Fact,
-      who: 'waits on this device',
-      at: isoTime(e.at),
-      device: e.device,
-      struckBy: null,
-    };
+    const waiting = queue.waitingIn(this.plan.view?.id).flatMap(asRecords);
+    const struck = waiting.map((r) => (r.fact.kind === 'STRUCK' ? r.fact.record : ''));
+    const fresh = waiting
+      // one that is just being taken may be in both
+      .filter((r) => isAbout(r.fact, this.about()) && !this.lines.some((l) => l.id === r.id))
+      .map(({ written, ...r }) => ({
+        ...r,
+        ...written,
+        who: HERE,
+        at: written.at!,
+        struckBy: null,
+      }));
+    return [...fresh.reverse(), ...this.lines]
+      .map((l) => (l.struckBy === null && struck.includes(l.id) ? { ...l, struckBy: 'you' } : l))
+      .filter((l): l is Line<K> => l.fact.kind === kind);
   }
 }
+
+const HERE = 'waits on this device';
 
 function isAbout(fact: Fact, id: string | null): boolean {
   return id === null || Object.values(fact).includes(id);

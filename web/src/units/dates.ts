@@ -92,8 +92,3 @@ export function timeOf(ms: number): string {
     .join('-');
   return day === today() ? `at ${time}` : `on ${shortDate(day)} at ${time}`;
 }
-
-/** A time as it is sent. */
-export function isoTime(ms: number): string {
-  return new Date(ms).toISOString();
-}

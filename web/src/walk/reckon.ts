@@ -1,11 +1,11 @@
-import { Refusal, type CoverSeen, type Pack, type ReadingLine } from '../api/client';
+import { isOffline, Refusal, type CoverSeen, type Pack, type ReadingLine } from '../api/client';
 import type { Walk, WalkAnswer } from '../api/client';
 import { keep, kept, opensAlone } from '../device/kept';
 import { link } from '../device/link.svelte';
 import { queue } from '../device/queue.svelte';
-import { isoTime } from '../units/dates';
+import { asRecords } from '../device/store';
 import type { PlanSession } from '../plan/session.svelte';
-import { pocket, type Known, type Pocket } from '../pocket/pocket';
+import { pocket, type Pocket } from '../pocket/pocket';
 
 /** The server has so long, where the device can answer as well, ms. */
 const PATIENCE_MS = 4000;
@@ -17,30 +17,12 @@ export interface Reckoned {
   keptAt: number | null;
 }
 
-/** What waits on the device counts here as if it were taken. */
-function waiting(planId: string): Known[] {
-  return queue.entries
-    .filter((e) => e.planId === planId && e.problem === null)
-    .flatMap((e) =>
-      e.records.map((r, i) => ({
-        id: e.records.length === 1 ? e.commandId : `${e.commandId}.${i}`,
-        on: r.on,
-        fact: r.fact as Known['fact'],
-        written: { who: '', at: isoTime(e.at), device: e.device },
-      })),
-    );
-}
-
-/** The engine of this device on a plan; null where nothing of it was kept. */
+/** The engine of this device on a plan, with what waits as if it were taken; null where nothing of it was kept. */
 async function onDevice(planId: string): Promise<{ engine: Pocket; at: number } | null> {
   const pack = await kept<Pack>(`pack ${planId}`);
   if (!pack) return null;
-  await pocket.open(`${planId} ${pack.at}`, pack.value, waiting(planId));
+  await pocket.open(`${planId} ${pack.at}`, pack.value, queue.waitingIn(planId).flatMap(asRecords));
   return { engine: pocket, at: pack.at };
-}
-
-function offline(e: unknown): boolean {
-  return e instanceof Refusal && e.problem.code === 'offline';
 }
 
 /**
@@ -65,7 +47,7 @@ async function either<T>(
       // where it fails after all, the device has answered
       said.then(late, () => {});
     } catch (e) {
-      if (!offline(e) || !able) throw e;
+      if (!isOffline(e) || !able) throw e;
     }
   }
   const here = await onDevice(planId);
