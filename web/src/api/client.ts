@@ -69,6 +69,14 @@ export type SwardSign = Schemas['SignView'];
 export type YoungRule = Schemas['YoungView'];
 export type ReadingLine = Schemas['ReadingLine'];
 export type CoverSeen = Extract<Fact, { kind: 'COVER_SEEN' }>;
+export type StemsSeen = Extract<Fact, { kind: 'STEMS_SEEN' }>;
+export type Noticed = Extract<Fact, { kind: 'NOTICED' }>;
+export type StemAnswer = Schemas['StemAnswer'];
+export type Grain = Schemas['Grain'];
+export type GrainStage = Schemas['StageView'];
+export type HerdPlace = Schemas['HerdPlace'];
+export type HeldByHand = Schemas['Held'];
+export type StakeLine = Schemas['StakeLine'];
 export type Cover = Schemas['CoverMeasure'];
 export type LightPass = Schemas['LightPass'];
 export type OwnForage = Schemas['OwnForage'];
@@ -411,6 +419,8 @@ export function apiIn(looking: { season: string }) {
     walk: (id: string, on: string) => get<Walk>(`/plans/${id}/walk?${query({ on })}`),
     walkAnswer: (id: string, on: string, reading: CoverSeen) =>
       post<WalkAnswer>(`/plans/${id}/walk/answer`, { on, reading }),
+    stems: (id: string, on: string, stems: StemsSeen) =>
+      post<StemAnswer>(`/plans/${id}/walk/stems`, { on, stems }),
     readings: (id: string) => get<ReadingLine[]>(`/plans/${id}/walk/readings`),
     pack: (id: string) => get<Pack>(`/plans/${id}/walk/pack`),
     outlook: (id: string) => get<Outlook>(inSeason(`/plans/${id}/outlook`)),

@@ -5,6 +5,8 @@ import {
   type Pack,
   type Problem,
   type ReadingLine,
+  type StemAnswer,
+  type StemsSeen,
   type Walk,
   type WalkAnswer,
 } from '../api/client';
@@ -70,6 +72,10 @@ export class Pocket {
 
   answer(on: string, reading: CoverSeen): Promise<WalkAnswer> {
     return this.ask('answer', on, reading);
+  }
+
+  stems(on: string, stems: StemsSeen): Promise<StemAnswer> {
+    return this.ask('stems', on, stems);
   }
 
   readings(): Promise<ReadingLine[]> {

@@ -3,6 +3,7 @@ interface Engine {
   open(stated: unknown, records: unknown, drySeed: number): unknown;
   walk(on: string): unknown;
   answer(on: string, reading: unknown): unknown;
+  stems(on: string, stems: unknown): unknown;
   readings(): unknown;
 }
 

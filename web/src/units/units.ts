@@ -212,7 +212,7 @@ export function quantityOf(field: string): Quantity {
   if (/KgPerHaDay$/.test(field)) return 'rate';
   if (/nitrogenKgPerHa$/.test(field)) return 'nutrient';
   if (/KgPerHa$/.test(field)) return 'massPerArea';
-  if (/waterMm$/.test(field)) return 'water';
+  if (/(water|rain)Mm$/.test(field)) return 'water';
   if (/waterLPerDay$/.test(field)) return 'litres';
   if (/windKmPerHour$/.test(field)) return 'speed';
   if (/besidesKgPerDay$/.test(field)) return 'perDay';
@@ -222,8 +222,8 @@ export function quantityOf(field: string): Quantity {
   if (/(diameter|width|length|height)M$/.test(field)) return 'size';
   if (/weighedKg$/.test(field)) return 'weight';
   if (/(protein|tdn|fibre|calcium|phosphorus|nitrate)Pct$/.test(field)) return 'percent';
-  if (/([dD]epth|Height)Cm$/.test(field) || /^heights\./.test(field)) return 'depth';
-  if (/HardyC$/.test(field)) return 'temperature';
+  if (/([dD]epth|[hH]eight|point|snow)Cm$/.test(field) || /^heights\./.test(field)) return 'depth';
+  if (/(Hardy|frost)C$/.test(field)) return 'temperature';
   if (/(utilization\w*|droughtHold|PerMonth|senescencePerDay|\.share)$/.test(field)) return 'share';
   if (/(distance|buffer|east|north)M$/.test(field)) return 'distance';
   if (/([pP]ricePerKg|valuePerKgGain)$/.test(field)) return 'pricePerKg';

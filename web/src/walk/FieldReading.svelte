@@ -3,7 +3,11 @@
     CoverSeen,
     FeedAhead,
     FieldToWalk,
+    Grain,
+    GrainStage,
+    HeldByHand,
     ReadingLine,
+    StakeLine,
     SwardSign,
     WalkAnswer,
     YoungRule,
@@ -25,8 +29,13 @@
     useText,
     youngText,
   } from '../words/walk';
+  import { heldText } from '../words/seen';
   import { plateLine } from './plate';
   import { answerTo } from './reckon';
+  import SeenForm from './SeenForm.svelte';
+  import StakeForm from './StakeForm.svelte';
+  import StemCheck from './StemCheck.svelte';
+  import Ways from './Ways.svelte';
 
   const open = thePlan();
 
@@ -38,6 +47,10 @@
     before,
     readings,
     young,
+    grain,
+    stages,
+    stakes,
+    held,
     needKgPerDay,
     alone,
     onkept,
@@ -51,6 +64,12 @@
     readings: ReadingLine[];
     /** When it may be opened, where what stands there is young. */
     young: YoungRule | null;
+    /** The small grain there, whose stems can be split, and what those may show. */
+    grain: Grain | null;
+    stages: GrainStage[];
+    /** Of this field. */
+    stakes: StakeLine[];
+    held: HeldByHand | undefined;
     /** What all animals eat in a day of the next weeks. */
     needKgPerDay: number;
     /** Nothing else is on the screen. */
@@ -58,6 +77,15 @@
     onkept: () => void;
     onback: () => void;
   } = $props();
+
+  type Task = 'cover' | 'stems' | 'stake' | 'seen';
+  let task = $state<Task>('cover');
+  const tasks = $derived<{ id: Task; name: string }[]>([
+    { id: 'cover', name: 'Reading' },
+    ...(grain ? [{ id: 'stems' as const, name: 'Stems' }] : []),
+    { id: 'stake', name: 'Stake' },
+    { id: 'seen', name: 'Else' },
+  ]);
 
   type Way = CoverSeen['way'];
   const WAYS: { id: Way; name: string }[] = [
@@ -78,12 +106,18 @@
     { id: 'DENSE', name: 'dense' },
   ];
   const DEAD = [
-    { share: 0, name: 'none' },
-    { share: 0.25, name: '¼' },
-    { share: 0.5, name: '½' },
-    { share: 0.75, name: '¾' },
+    { id: 0, name: 'none' },
+    { id: 0.25, name: '¼' },
+    { id: 0.5, name: '½' },
+    { id: 0.75, name: '¾' },
   ];
   const half = open.system === 'IMPERIAL' ? 0.5 : 1;
+  const LOOKS = $derived([
+    { id: 'expected', name: 'as expected', kg: field.expectedKgPerHa },
+    ...(field.lastKgPerHa === null
+      ? []
+      : [{ id: 'last', name: 'as last time', kg: field.lastKgPerHa }]),
+  ]);
   const line = plateLine();
 
   let way = $state<Way>('HEIGHT');
@@ -221,12 +255,22 @@
   </header>
   <p class="quiet">{expectedText(field, open.system)}</p>
   {#if young}<p data-testid="young-rule">{youngText(young, open.system)}</p>{/if}
+  {#if held}<p class="wrong">{heldText(held)}</p>{/if}
+  <Ways label="What is done here" options={tasks} value={task} onchange={(v) => (task = v)} />
+  {#if task === 'stems' && grain}
+    <StemCheck {field} {grain} {stages} {on} {before} onkept={() => (task = 'cover')} />
+  {:else if task === 'stake'}
+    <StakeForm fieldId={field.fieldId} {on} {stakes} onkept={() => (task = 'cover')} />
+  {:else if task === 'seen'}
+    <SeenForm fieldId={field.fieldId} {on} {held} onkept={() => (task = 'cover')} />
+  {:else}
+    {@render cover()}
+  {/if}
+</section>
+
+{#snippet cover()}
   {#if open.mayWrite}
-    <div class="ways" role="group" aria-label="Measured by">
-      {#each WAYS as w (w.id)}
-        <button aria-pressed={way === w.id} onclick={() => (way = w.id)}>{w.name}</button>
-      {/each}
-    </div>
+    <Ways label="Measured by" options={WAYS} value={way} onchange={(v) => (way = v)} />
     {#if way === 'HEIGHT'}
       <div class="stepper">
         <button class="big" aria-label="Lower" onclick={() => step(-1)}>−</button>
@@ -279,18 +323,12 @@
       </div>
     {:else}
       <NumberField name="seen.coverKgPerHa" value={eyeKg} onchange={(v) => (eyeKg = v)} />
-      <div class="ways" role="group" aria-label="It looks">
-        <button
-          aria-pressed={eyeKg === field.expectedKgPerHa}
-          onclick={() => (eyeKg = field.expectedKgPerHa)}>as expected</button
-        >
-        {#if field.lastKgPerHa !== null}
-          <button
-            aria-pressed={eyeKg === field.lastKgPerHa}
-            onclick={() => (eyeKg = field.lastKgPerHa)}>as last time</button
-          >
-        {/if}
-      </div>
+      <Ways
+        label="It looks"
+        options={LOOKS}
+        value={eyeKg === null ? null : (LOOKS.find((l) => l.kg === eyeKg)?.id ?? null)}
+        onchange={(id) => (eyeKg = LOOKS.find((l) => l.id === id)!.kg)}
+      />
     {/if}
     {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
   {/if}
@@ -311,11 +349,12 @@
     </p>
     <div class="line">
       <span>The stand is</span>
-      <div class="ways" role="group" aria-label="The stand is">
-        {#each DENSITIES as d (d.id)}
-          <button aria-pressed={density === d.id} onclick={() => (density = d.id)}>{d.name}</button>
-        {/each}
-      </div>
+      <Ways
+        label="The stand is"
+        options={DENSITIES}
+        value={density}
+        onchange={(v) => (density = v)}
+      />
     </div>
   {/if}
   {#if covers.length && open.season === 'normal'}
@@ -333,28 +372,23 @@
   {#if open.mayWrite}
     <div class="line">
       <span>Brown in it</span>
-      <div class="ways" role="group" aria-label="Brown in it">
-        {#each DEAD as d (d.name)}
-          <button
-            aria-pressed={dead === d.share}
-            onclick={() => (dead = dead === d.share ? null : d.share)}>{d.name}</button
-          >
-        {/each}
-      </div>
+      <Ways
+        label="Brown in it"
+        options={DEAD}
+        value={dead}
+        onchange={(v) => (dead = dead === v ? null : v)}
+      />
     </div>
     {#each signs as s (s.id)}
       <div class="line">
         <span>{signTitle(s)}</span>
-        <div class="ways wrap" role="group" aria-label={signTitle(s)}>
-          {#each s.values as v (v.id)}
-            <button
-              aria-pressed={shown[s.id] === v.id}
-              title={v.meaning}
-              onclick={() => (shown[s.id] = shown[s.id] === v.id ? '' : v.id)}
-              >{signWord(s, v.id)}</button
-            >
-          {/each}
-        </div>
+        <Ways
+          wrap
+          label={signTitle(s)}
+          options={s.values.map((v) => ({ id: v.id, name: signWord(s, v.id), title: v.meaning }))}
+          value={shown[s.id] ?? ''}
+          onchange={(v) => (shown[s.id] = shown[s.id] === v ? '' : v)}
+        />
       </div>
     {/each}
     {#if way === 'HEIGHT'}
@@ -379,7 +413,7 @@
       >
     </div>
   {/if}
-</section>
+{/snippet}
 
 <style>
   .reading {
@@ -399,29 +433,6 @@
   }
   .tall {
     min-height: 44px;
-  }
-  .ways {
-    display: flex;
-    border: 1px solid #93a3bb;
-    background: var(--panel);
-  }
-  .ways.wrap {
-    flex-wrap: wrap;
-  }
-  .ways button {
-    flex: 1 1 auto;
-    min-height: 44px;
-    min-width: 44px;
-    padding: 0 0.6rem;
-    font-weight: 600;
-    border-right: 1px solid var(--line);
-  }
-  .ways button:last-child {
-    border-right: 0;
-  }
-  .ways [aria-pressed='true'] {
-    background: var(--frost);
-    box-shadow: inset 0 -3px 0 var(--cobalt);
   }
   .stepper {
     display: grid;

@@ -5,13 +5,34 @@
   import { Written } from '../records/written.svelte';
   import { shortDate } from '../units/dates';
   import { amount, figure, unitOf } from '../units/units';
+  import { seenText } from '../words/seen';
 
   const open = thePlan();
 
   let { readings }: { readings: ReadingLine[] } = $props();
 
   const written = new Written(() => null);
-  const name = (id: string) => open.view!.farm.fields.find((f) => f.id === id)?.name ?? id;
+  const name = (id: string) => {
+    const { fields, groups } = open.view!.farm;
+    return [...fields, ...groups].find((thing) => thing.id === id)?.name ?? id;
+  };
+  const KINDS = [
+    'HERD_MOVED',
+    'HEAD_COUNTED',
+    'STEMS_SEEN',
+    'STAKE_SEEN',
+    'FIELD_HELD',
+    'FIELD_OPENED',
+    'NOTICED',
+  ] as const;
+  const others = $derived(
+    KINDS.flatMap((kind) => written.of(kind))
+      .sort((a, b) => (a.on < b.on ? 1 : a.on > b.on ? -1 : 0))
+      .map((l) => {
+        const note = 'note' in l.fact && l.fact.note ? `; ${l.fact.note}` : '';
+        return { ...l, text: `${shortDate(l.on)}: ${seenText(l.fact, name, open.system)}${note}` };
+      }),
+  );
   const WAYS = { HEIGHT: 'by stick', PLATE: 'by plate', CLIP: 'by frames', EYE: 'by eye' };
   const lines = $derived(
     written.of('COVER_SEEN').map((l) => ({
@@ -74,6 +95,12 @@
       </p>
     {/if}
     <RecordList {lines} what="reading" />
+  </section>
+{/if}
+{#if others.length}
+  <section aria-labelledby="others-title" data-testid="seen-so-far">
+    <h2 id="others-title">Seen besides</h2>
+    <RecordList lines={others} what="record" />
   </section>
 {/if}
 

@@ -16,8 +16,11 @@
     roundText,
     stakeText,
   } from '../words/walk';
+  import { rainText } from '../words/seen';
   import FieldReading from './FieldReading.svelte';
+  import Herds from './Herds.svelte';
   import Readings from './Readings.svelte';
+  import SeenForm from './SeenForm.svelte';
   import { lastWalk, walkOn, warm, type Reckoned } from './reckon';
 
   const open = thePlan();
@@ -32,7 +35,10 @@
   let order = $state<'round' | 'most'>('round');
   const last = $derived(isoOf(open.view!.year.start, open.view!.year.days - 1));
   const narrow = new MediaQuery('max-width: 760px');
-  const name = (id: string) => open.view!.farm.fields.find((f) => f.id === id)?.name ?? id;
+  const name = (id: string) => {
+    const { fields, groups } = open.view!.farm;
+    return [...fields, ...groups].find((thing) => thing.id === id)?.name ?? id;
+  };
 
   /** Each view of the plan is a new one, also after a record; without signal the queue tells. */
   let asking = 0;
@@ -135,6 +141,7 @@
           </p>
         </section>
       {/if}
+      {#if walk.herds.length && !(at >= 0)}<div class="beside"><Herds {walk} {name} /></div>{/if}
       {#if fields.length}<section class="round" aria-label="The round">
           <div class="choose">
             <DateField label="Walked on" value={on} onchange={(v) => v && (on = v)} />
@@ -194,13 +201,22 @@
           needKgPerDay={walk.needKgPerDay}
           alone={narrow.current}
           young={walk.young.find((r) => r.fieldId === chosen) ?? null}
+          grain={walk.grains.find((g) => g.fieldId === chosen) ?? null}
+          stages={walk.stages}
+          stakes={walk.stakes.filter((s) => s.fieldId === chosen)}
+          held={walk.held.find((h) => h.fieldId === chosen)}
           readings={readings.filter((r) => r.fieldId === chosen)}
           onkept={next}
           onback={() => (chosen = '')}
         />
       {/key}
-    {:else if fields.length && !narrow.current}
-      <p class="panel hint quiet">Choose a field of the round.</p>
+    {:else}
+      <section class="panel else" aria-labelledby="else-title" data-testid="seen-on-farm">
+        <h2 id="else-title">Seen on the farm</h2>
+        {#if walk.rain}<p data-testid="rain">{rainText(walk.rain, open.system)}</p>{/if}
+        <SeenForm fieldId={null} on={day} onkept={() => {}} />
+        {#if fields.length}<p class="quiet fine">What is seen on one field is kept with it.</p>{/if}
+      </section>
     {/if}
     {#if !(narrow.current && at >= 0)}<Readings {readings} />{/if}
   {:else}
@@ -228,12 +244,11 @@
     padding: 0.7rem 1rem;
   }
   .page:not(.narrow) .round {
-    grid-row: span 3;
+    grid-row: 2 / span 4;
     grid-column: 1;
   }
-  .page:not(.narrow) .ahead {
+  .page:not(.narrow) :is(.ahead, .beside, .else) {
     grid-column: 2;
-    grid-row: 2;
   }
   dl {
     display: grid;
@@ -298,7 +313,9 @@
     color: var(--cobalt);
     font-size: 12px;
   }
-  .hint {
-    padding: 1rem;
+  .else {
+    display: grid;
+    gap: 0.6rem;
+    padding: 0.7rem 1rem;
   }
 </style>

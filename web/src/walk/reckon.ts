@@ -1,5 +1,13 @@
-import { isOffline, Refusal, type CoverSeen, type Pack, type ReadingLine } from '../api/client';
-import type { Walk, WalkAnswer } from '../api/client';
+import { isOffline, Refusal } from '../api/client';
+import type {
+  CoverSeen,
+  Pack,
+  ReadingLine,
+  StemAnswer,
+  StemsSeen,
+  Walk,
+  WalkAnswer,
+} from '../api/client';
 import { keep, kept, opensAlone } from '../device/kept';
 import { link } from '../device/link.svelte';
 import { queue } from '../device/queue.svelte';
@@ -92,6 +100,15 @@ export function answerTo(open: PlanSession, on: string, reading: CoverSeen): Pro
     id,
     () => open.api.walkAnswer(id, on, reading),
     ({ engine }) => engine.answer(on, reading),
+  );
+}
+
+export function stemsAnswer(open: PlanSession, on: string, stems: StemsSeen): Promise<StemAnswer> {
+  const id = open.view!.id;
+  return either(
+    id,
+    () => open.api.stems(id, on, stems),
+    ({ engine }) => engine.stems(on, stems),
   );
 }
 

@@ -5,6 +5,13 @@ import { plural } from './year';
 
 const WHAT: Record<Fact['kind'], string> = {
   COVER_SEEN: 'reading',
+  STEMS_SEEN: 'stems',
+  HERD_MOVED: 'move',
+  FIELD_HELD: 'shut by hand',
+  FIELD_OPENED: 'opened by hand',
+  HEAD_COUNTED: 'head',
+  STAKE_SEEN: 'stake',
+  NOTICED: 'something seen',
   LOT_FED: 'feed given',
   LOT_COUNTED: 'count',
   LOT_TESTED: 'test',
@@ -16,17 +23,17 @@ const WHAT: Record<Fact['kind'], string> = {
   HOLD_LIFTED: 'hold lifted',
 };
 
+/** Id of the thing that a record is about, or nothing. */
+function aboutOf(fact: Fact): string {
+  if (fact.kind === 'HERD_MOVED') return fact.groupId;
+  const about = fact as { fieldId?: string | null; lotId?: string; groupId?: string };
+  return about.fieldId || about.lotId || about.groupId || '';
+}
+
 /** "20 Apr: reading of Home Bottom" */
 export function recordTitle(seen: Seen, name: (id: string) => string): string {
   const fact = seen.fact as Fact;
-  const about =
-    'fieldId' in fact && fact.fieldId
-      ? fact.fieldId
-      : 'lotId' in fact
-        ? fact.lotId
-        : 'groupId' in fact
-          ? fact.groupId
-          : '';
+  const about = aboutOf(fact);
   return `${shortDate(seen.on)}: ${WHAT[fact.kind]}${about ? ` of ${name(about)}` : ''}`;
 }
 

@@ -33,6 +33,7 @@ class ArchitectureTest {
                   "engine",
                   "forage",
                   "gap",
+                  "herd",
                   "land",
                   "plan",
                   "quantity",

@@ -18,6 +18,7 @@ import wiselarder.core.records.FarmRecords;
 import wiselarder.core.walk.Answer;
 import wiselarder.core.walk.FieldHistory;
 import wiselarder.core.walk.Round;
+import wiselarder.core.walk.StemAnswer;
 
 /**
  * The engine where there is no signal: the same classes as on the server, on one plan and what was
@@ -80,6 +81,15 @@ public final class Pocket {
           return Codec.writeAnswer(
               Answer.to(engine, plan, LocalDate.parse(on), seen));
         });
+  }
+
+  /** What split stems mean; see {@link StemAnswer}. */
+  @JSExport
+  public static JSObject stems(String on, JSObject stems) {
+    return told(
+        () ->
+            Codec.writeStemAnswer(
+                StemAnswer.to(engine, plan, LocalDate.parse(on), Codec.readStemsSeen(stems))));
   }
 
   /** As the server tells a refusal: code, place and values. */

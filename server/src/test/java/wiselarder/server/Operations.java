@@ -233,6 +233,13 @@ public final class Operations {
             {"on": "2027-12-01", "reading": {"kind": "COVER_SEEN", "fieldId": "home-bottom",
              "forageId": "tall_fescue_novel", "way": "EYE", "coverKgPerHa": 1500}}"""));
     CALLS.put(
+        "POST /api/plans/{id}/walk/stems",
+        json(
+            Needs.READER,
+            """
+            {"on": "2027-12-01", "stems": {"kind": "STEMS_SEEN", "fieldId": "home-bottom",
+             "forageId": "cereal_rye", "stems": [{"stageId": "leafy"}]}}"""));
+    CALLS.put(
         "POST /api/plans/{id}/records/queued",
         json(
             Needs.HELPER,

@@ -403,15 +403,21 @@ final class CellState {
       if (!spent && (second != null || crop.course.ratoons())) {
         double pace = second == null ? comesBack : CropRules.paceOf(second, grownKg, crop.sitePeak);
         comesBack += share * (Math.min(comesBack, pace) - comesBack);
-        stage -= share * (stage - crop.course.begunAnew(stage, crop.regrowth, crop.baseC));
-        headedDay = stage < crop.course.headingDegreeDays() ? -1 : headedDay;
-        doughDay = stage < crop.course.softDough() ? -1 : doughDay;
-        grainDay = crop.course.ripe(stage) ? grainDay : -1;
+        double begun = crop.course.begunAnew(stage, crop.regrowth, crop.baseC);
+        isAt(crop.course, stage - share * (stage - begun));
         grownKg *= second == null ? 1 : 1 - share;
       }
       if (comesBack < CropRules.SPENT_SHARE) {
         end(day);
       }
+    }
+
+    /** A crop is at another stage than it was; what it has not come to yet did not happen. */
+    void isAt(CropRules.Course course, double degreeDays) {
+      stage = degreeDays;
+      headedDay = stage < course.headingDegreeDays() ? -1 : headedDay;
+      doughDay = stage < course.softDough() ? -1 : doughDay;
+      grainDay = course.ripe(stage) ? grainDay : -1;
     }
 
     /** Notes how far a crop has come. */

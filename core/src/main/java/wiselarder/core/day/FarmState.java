@@ -40,6 +40,11 @@ final class FarmState {
 
   final double[][] cameTo;
 
+  /** By group: field that it was brought to last, as written down, while it stays; else -1. */
+  final int[] broughtTo;
+
+  final int[] broughtOn;
+
   /** By group: true where most of yesterday's feed came from the store. */
   final boolean[] onStore;
 
@@ -69,6 +74,9 @@ final class FarmState {
     cameOn = new int[groups][];
     cameTo = new double[groups][];
     onStore = new boolean[groups];
+    broughtTo = new int[groups];
+    Arrays.fill(broughtTo, -1);
+    broughtOn = new int[groups];
     passing = new boolean[groups][][];
     for (int g = 0; g < groups; g++) {
       standingOn[g] = new int[plan.groups[g].steps.length];
@@ -110,6 +118,8 @@ final class FarmState {
     standingOn = Arrays.stream(of.standingOn).map(int[]::clone).toArray(int[][]::new);
     besideOn = Arrays.stream(of.besideOn).map(int[]::clone).toArray(int[][]::new);
     onStore = of.onStore.clone();
+    broughtTo = of.broughtTo.clone();
+    broughtOn = of.broughtOn.clone();
     cameOn = Arrays.stream(of.cameOn).map(int[]::clone).toArray(int[][]::new);
     cameTo = Arrays.stream(of.cameTo).map(double[]::clone).toArray(double[][]::new);
     passing =

@@ -13,6 +13,7 @@ import wiselarder.core.resolved.ResolvedPlan.CropPlan;
 import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
 import wiselarder.core.resolved.ResolvedPlan.StandPlan;
 import wiselarder.core.resolved.SeenCovers.SeenCover;
+import wiselarder.core.resolved.SeenStems.SeenStage;
 import wiselarder.core.weather.WeatherYear;
 
 /**
@@ -85,6 +86,10 @@ final class Growing {
     for (SeenCover seen : plan.seen.on(day)) {
       look(seen, day);
     }
+    for (SeenStage seen : plan.stems.on(day)) {
+      look(seen);
+    }
+    plan.soils.on(day).forEach(this::feel);
     for (int c = 0; c < cells.length; c++) {
       CellState s = cells[c];
       FieldPlan p = plan.fields[s.field];
@@ -151,6 +156,29 @@ final class Growing {
     }
     out.readings.add(new Reading(f, day, thought, seen.cover(), seen.rootsHold()));
     pace.read(f, day, taken, kgPerHa - thought);
+  }
+
+  /** Somebody felt the soil: from this morning on it holds so much. */
+  private void feel(int field, double share) {
+    int first = plan.pieces.first(field);
+    for (int c = first; c < first + plan.pieces.of(field); c++) {
+      cells[c].waterMm = share * plan.fields[field].capacityMm;
+    }
+  }
+
+  /** Stems were split: a crop that was thought to be further on or behind is where it was seen. */
+  private void look(SeenStage seen) {
+    FieldPlan p = plan.fields[seen.field()];
+    int first = plan.pieces.first(seen.field());
+    for (int c = first; c < first + plan.pieces.of(seen.field()); c++) {
+      for (int i = 1; i < p.stands.length; i++) {
+        StandState crop = cells[c].stands[i];
+        if (p.stands[i].forage.id().equals(seen.forageId()) && crop.lives()) {
+          CropRules.Course course = p.stands[i].crop.course;
+          crop.isAt(course, plan.stems.stages().heatAt(seen.stage(), course, crop.stage));
+        }
+      }
+    }
   }
 
   /** Of what was seen where nothing was thought to stand, the part of a stand. */

@@ -4,6 +4,7 @@ import java.util.Map;
 import wiselarder.core.day.CellState.StandState;
 import wiselarder.core.forage.CropRules;
 import wiselarder.core.forage.QualityTable;
+import wiselarder.core.resolved.Moves;
 import wiselarder.core.resolved.ResolvedPlan;
 import wiselarder.core.resolved.ResolvedPlan.CropPlan;
 import wiselarder.core.resolved.ResolvedPlan.CutPlan;
@@ -245,7 +246,18 @@ public final class YearSimulator {
       learning.begin(g, need);
       stores.begin();
       java.util.Arrays.fill(stepKg, 0);
-      double left = passes(g, day, need);
+      int brought = brought(g, day, need);
+      double left = brought == Moves.AS_PLANNED ? asPlanned(g, day, need) : asSeen(g, brought, day, need);
+      out.bare[g * plan.days + day] = left > EPSILON_KG ? left : 0;
+      state.onStore[g] = storedKg(steps) > 0.5 * need;
+      diets.end(g);
+    }
+  }
+
+  /** A group's day by its order of feeds; what is left of the need. */
+  private double asPlanned(int g, int day, double need) {
+    StepPlan[] steps = plan.groups[g].steps;
+    double left = passes(g, day, need);
       for (int step = 0; step < steps.length && left > EPSILON_KG; step++) {
         if (steps[step].first) {
           left = step(g, step, day, need, left, portionKg(g, steps[step], day, need), true);
@@ -259,10 +271,141 @@ public final class YearSimulator {
           left = step(g, step, day, need, left, mostKg(g, steps[step], day, need), false);
         }
       }
-      out.bare[g * plan.days + day] = left > EPSILON_KG ? left : 0;
-      state.onStore[g] = storedKg(steps) > 0.5 * need;
-      diets.end(g);
+    return left;
+  }
+
+  /**
+   * Where a group is that was moved: as it was written down, until the next move. After the last
+   * one its steps go on from there by their own rules; on a field that none of them goes to it
+   * stays while the plan has it graze, for as long as the field is meant to be stayed on and feeds
+   * it for a whole day.
+   */
+  private int brought(int g, int day, double need) {
+    if (!plan.moves.any(g)) {
+      return Moves.AS_PLANNED;
     }
+    int on = plan.moves.on(g, day);
+    if (on != Moves.AS_PLANNED) {
+      state.broughtTo[g] = on == Moves.OFF_FIELDS ? -1 : on;
+      state.broughtOn[g] = plan.moves.since(g, day);
+      return on;
+    }
+    int f = state.broughtTo[g];
+    if (f < 0 || !staysOn(g, f, day, need)) {
+      state.broughtTo[g] = -1;
+      return Moves.AS_PLANNED;
+    }
+    return f;
+  }
+
+  private boolean staysOn(int g, int f, int day, double need) {
+    boolean grazes = false;
+    for (StepPlan s : plan.groups[g].steps) {
+      boolean today = s.graze && day >= s.from && day < s.to;
+      grazes |= today;
+      if (today && s.has[f]) {
+        return false;
+      }
+    }
+    int stay = plan.fields[f].stayDays[day];
+    double kg = 0;
+    for (int c = plan.pieces.first(f); c < plan.pieces.first(f + 1); c++) {
+      kg += stands(g, c, day) ? cells[c].areaHa * eatableKgPerHa(c) : 0;
+    }
+    return grazes && (stay == 0 || day - state.broughtOn[g] < stay) && kg >= need;
+  }
+
+  /** The piece of a field with most above what is to be left; -1 where a group may eat of none. */
+  private int furthest(int g, int f, int day) {
+    int best = -1;
+    for (int c = plan.pieces.first(f); c < plan.pieces.first(f + 1); c++) {
+      boolean eats =
+          offers.aboveKgPerHa[c] > Offers.LEAVE_AT_KG_PER_HA && !learning.full(g, c, day);
+      if (eats && (best < 0 || offers.aboveKgPerHa[c] > offers.aboveKgPerHa[best])) {
+        best = c;
+      }
+    }
+    return best;
+  }
+
+  /**
+   * A group's day where it was seen to be, shut or not: portions that come first, what it grazes
+   * there down to what is to be left, and the store; what is left of the need.
+   *
+   * @param f the field, or {@link Moves#OFF_FIELDS}
+   */
+  private double asSeen(int g, int f, int day, double need) {
+    StepPlan[] steps = plan.groups[g].steps;
+    double left = need;
+    for (int step = 0; step < steps.length && left > EPSILON_KG; step++) {
+      if (steps[step].first && !steps[step].graze) {
+        left = step(g, step, day, need, left, portionKg(g, steps[step], day, need), true);
+      }
+    }
+    if (f >= 0) {
+      double most = Math.min(left, grazesKg(g, day, need));
+      left -= most - grazeOn(g, f, day, most);
+    }
+    for (int step = 0; step < steps.length && left > EPSILON_KG; step++) {
+      if (!steps[step].graze) {
+        left = step(g, step, day, need, left, mostKg(g, steps[step], day, need), true);
+      }
+    }
+    return left;
+  }
+
+  /** What the steps of a day let a group graze, kg DM; all of its need where none says less. */
+  private double grazesKg(int g, int day, double need) {
+    double most = 0;
+    boolean any = false;
+    for (StepPlan s : plan.groups[g].steps) {
+      if (s.graze && day >= s.from && day < s.to) {
+        any = true;
+        most += s.bounded ? portionKg(g, s, day, need) : need;
+      }
+    }
+    return any ? most : need;
+  }
+
+  /** Grazes a field piece by piece; what is left of so much, kg DM. */
+  private double grazeOn(int g, int f, int day, double mostKg) {
+    double left = mostKg;
+    int on = on(g, f);
+    while (left > EPSILON_KG) {
+      boolean goesOn =
+          on >= 0
+              && offers.aboveKgPerHa[on] > Offers.LEAVE_AT_KG_PER_HA
+              && !learning.full(g, on, day);
+      if (!goesOn) {
+        on = furthest(g, f, day);
+        if (on < 0) {
+          return left;
+        }
+        isOn(g, on);
+      }
+      left -= bite(g, on, day, left, Double.POSITIVE_INFINITY);
+    }
+    return left;
+  }
+
+  /** From where a group was seen the steps that go there go on. */
+  private void isOn(int g, int c) {
+    StepPlan[] steps = plan.groups[g].steps;
+    for (int step = 0; step < steps.length; step++) {
+      if (steps[step].graze && steps[step].has[cells[c].field]) {
+        comeTo(g, step, c, state.broughtOn[g]);
+      }
+    }
+  }
+
+  /** The piece of a field that one of a group's steps stands on, or -1. */
+  private int on(int g, int f) {
+    for (int c : state.standingOn[g]) {
+      if (c >= 0 && cells[c].field == f) {
+        return c;
+      }
+    }
+    return -1;
   }
 
   /** Eaten today of steps that feed what is still wanted from the store, kg DM. */

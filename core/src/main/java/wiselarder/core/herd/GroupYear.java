@@ -57,17 +57,22 @@ public final class GroupYear {
 
   /** Resolves a group that no other has to do with. */
   public static GroupYear of(AnimalGroup group, PlanYear year, HerdTables tables) {
-    return of(group, List.of(group), year, tables);
+    return of(group, List.of(group), year, tables, Map.of());
   }
 
   /**
    * Resolves a group.
    *
    * @param all every group of the farm: animals move between them
+   * @param counted head by day, as somebody counted
    */
   public static GroupYear of(
-      AnimalGroup group, List<AnimalGroup> all, PlanYear year, HerdTables tables) {
-    GroupYear result = new GroupYear(group, Heads.of(group, all, year), year, tables);
+      AnimalGroup group,
+      List<AnimalGroup> all,
+      PlanYear year,
+      HerdTables tables,
+      Map<Integer, Integer> counted) {
+    GroupYear result = new GroupYear(group, Heads.of(group, all, year, counted), year, tables);
     boolean dam = tables.isDam(group.kind());
     if (dam && group.birthStart() != null) {
       result.fillDams(year, tables);

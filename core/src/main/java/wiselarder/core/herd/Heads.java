@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
@@ -20,6 +21,16 @@ public final class Heads {
    * @param all every group of the farm: animals move between them
    */
   public static double[] of(AnimalGroup group, List<AnimalGroup> all, PlanYear year) {
+    return of(group, all, year, Map.of());
+  }
+
+  /**
+   * As {@link #of(AnimalGroup, List, PlanYear)}, with what was counted.
+   *
+   * @param counted head by day, as somebody counted: from that day on it goes on from there
+   */
+  static double[] of(
+      AnimalGroup group, List<AnimalGroup> all, PlanYear year, Map<Integer, Integer> counted) {
     double[] head = new double[year.days()];
     int from = year.clippedStart(group.fromInclusive());
     int to = year.clippedEnd(group.toExclusive());
@@ -32,6 +43,8 @@ public final class Heads {
         now = Math.max(0, now + steps.get(next).head);
       }
       if (d >= from) {
+        Integer there = counted.get(d);
+        now = there == null ? now : there;
         head[d] = now;
         now *= alive;
       }

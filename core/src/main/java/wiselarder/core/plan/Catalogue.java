@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import wiselarder.core.forage.CropUses;
 import wiselarder.core.forage.Forage;
+import wiselarder.core.forage.GrainStages;
 import wiselarder.core.forage.GrowthCurve;
 import wiselarder.core.forage.GrowthTable;
 import wiselarder.core.forage.HeightTable;
@@ -50,6 +51,7 @@ public record Catalogue(
     HeightTable heights,
     SwardSigns signs,
     Map<String, Readiness> readiness,
+    GrainStages stages,
     PriceTable prices) {
 
   /** Loads and checks every table. */
@@ -74,6 +76,7 @@ public record Catalogue(
         HeightTable.load(forages),
         SwardSigns.load(),
         Readiness.loadAll(),
+        GrainStages.load(),
         PriceTable.load());
   }
 
@@ -138,6 +141,7 @@ public record Catalogue(
         heights.with(farm.forages(), Map.copyOf(all)),
         signs,
         readiness,
+        stages,
         prices);
   }
 

@@ -8,7 +8,9 @@ import wiselarder.core.caution.Caution;
 import wiselarder.core.land.Field;
 import wiselarder.core.store.Lot;
 
-/** What cautions shut on each day of one weather: fields to all or to one group, and lots. */
+/**
+ * What cautions and keepers shut on each day of one weather: fields to all or to one group, lots.
+ */
 public final class Holds {
   private final int fields;
 
@@ -39,6 +41,9 @@ public final class Holds {
         hold(c, fieldAt.get(c.fieldId()), groupAt.get(c.groupId()), plan.days);
       }
     }
+    HeldByHand.of(plan.records, plan.year).stream()
+        .filter(h -> fieldAt.containsKey(h.fieldId()))
+        .forEach(h -> hold(held, h.fromDay(), h.toDay(), fieldAt.get(h.fieldId())));
     lots(plan);
   }
 
@@ -48,7 +53,11 @@ public final class Holds {
       toGroup[group] = toGroup[group] == null ? new boolean[held.length] : toGroup[group];
       of = toGroup[group];
     }
-    for (int d = Math.max(0, c.fromDay()); d < Math.min(days, c.toDay()); d++) {
+    hold(of, c.fromDay(), Math.min(days, c.toDay()), field);
+  }
+
+  private void hold(boolean[] of, int from, int to, int field) {
+    for (int d = Math.max(0, from); d < to; d++) {
       of[d * fields + field] = true;
     }
   }

@@ -32,6 +32,7 @@ import wiselarder.core.plan.Portion;
 import wiselarder.core.plan.Purchase;
 import wiselarder.core.plan.Sowing;
 import wiselarder.core.records.FarmRecords;
+import wiselarder.core.records.HeadCounted;
 import wiselarder.core.store.LossMethod;
 import wiselarder.core.store.Lot;
 import wiselarder.core.weather.Climate;
@@ -63,6 +64,15 @@ public final class ResolvedPlan {
 
   /** Covers that were measured. */
   public final SeenCovers seen;
+
+  /** Stages that split stems showed. */
+  public final SeenStems stems;
+
+  /** Water in soils as hands felt it. */
+  public final SeenSoils soils;
+
+  /** Where groups were brought. */
+  public final Moves moves;
 
   public final LotPlan[] lots;
   public final CutPlan[] cuts;
@@ -477,9 +487,12 @@ public final class ResolvedPlan {
     this.fields = new FieldResolver(this, catalogue, wider).resolve(fieldIndex);
     this.byDay = new FieldDays(fields, year, climate.coldestDoy(), wider);
     this.seen = SeenCovers.of(this, catalogue, fieldIndex);
+    this.stems = SeenStems.of(this, catalogue, fieldIndex);
+    this.soils = SeenSoils.of(this, fieldIndex);
     this.lots = new LotResolver(this, catalogue).resolve(lotIndex);
     this.cuts = resolveCuts(catalogue, fieldIndex, lotIndex);
     this.groups = resolveGroups(catalogue, fieldIndex, lotIndex, here);
+    this.moves = Moves.of(this, fieldIndex);
     this.pieces = new Pieces(fields, groups, catalogue.rotation(), days);
     this.demand = demand(groups, weather, here);
     this.followsWorth = followsWorth();
@@ -529,6 +542,9 @@ public final class ResolvedPlan {
     this.fields = of.fields;
     this.byDay = of.byDay;
     this.seen = of.seen;
+    this.stems = of.stems;
+    this.soils = of.soils;
+    this.moves = of.moves;
     this.lots = of.lots;
     this.cuts = of.cuts;
     this.groups = of.groups;
@@ -728,6 +744,19 @@ public final class ResolvedPlan {
         .allMatch(c -> c.toGroupId() == null);
   }
 
+  /** Head of a group by day, as it was counted; the last word of a day counts. */
+  private Map<Integer, Integer> counted(FarmRecords of, AnimalGroup group) {
+    Map<Integer, Integer> counted = new HashMap<>();
+    of.each(
+        HeadCounted.class,
+        (r, c) -> {
+          if (c.groupId().equals(group.id())) {
+            counted.put(year.day(r.on()), c.head());
+          }
+        });
+    return counted;
+  }
+
   private static GroupYear known(ResolvedPlan known, int at, AnimalGroup group) {
     return known != null && at < known.groups.length && known.groups[at].group.equals(group)
         ? known.groups[at].year
@@ -746,11 +775,14 @@ public final class ResolvedPlan {
       g.group = group;
       g.picks = Maturity.picks(group.kind());
       g.chooses = Maturity.chooses(group.kind());
-      GroupYear there = known(known, resolved.size(), group);
+      boolean recounted =
+          known != null && !counted(records, group).equals(counted(known.records, group));
+      GroupYear there = recounted ? null : known(known, resolved.size(), group);
       g.year =
           there != null
               ? there
-              : GroupYear.of(group, stated.farm().groups(), year, catalogue.herd());
+              : GroupYear.of(
+                  group, stated.farm().groups(), year, catalogue.herd(), counted(records, group));
       g.barred = new boolean[fields.length];
       for (FieldPlan f : fields) {
         List<String> only = f.field.lie().onlyGroups();

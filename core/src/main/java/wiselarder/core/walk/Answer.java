@@ -1,21 +1,16 @@
 package wiselarder.core.walk;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.stream.IntStream;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.forage.Readiness;
 import wiselarder.core.forage.SwardSigns;
 import wiselarder.core.land.CoverMeasure;
 import wiselarder.core.plan.FarmPlan;
-import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.records.CoverSeen;
-import wiselarder.core.records.FarmRecord;
-import wiselarder.core.records.FarmRecords;
 import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
 
 /**
@@ -71,12 +66,7 @@ public record Answer(
   public static Answer to(Engine engine, FarmPlan stated, LocalDate on, CoverSeen reading) {
     YearBalance year = engine.simulate(stated);
     int day = Walk.dayOf(year, on);
-    int f =
-        IntStream.range(0, year.resolved().fields.length)
-            .filter(i -> year.resolved().fields[i].field.id().equals(reading.fieldId()))
-            .findFirst()
-            .orElseThrow(
-                () -> new Refused(CoreReason.UNKNOWN_ID, "record.fieldId", reading.fieldId()));
+    int f = Walk.fieldOf(year, reading.fieldId());
     FieldPlan p = year.resolved().fields[f];
     SwardSigns signs = engine.catalogue().signs();
     CoverMeasure seen =
@@ -85,7 +75,7 @@ public record Answer(
             engine.catalogue().on(stated.farm()).forage(reading.forageId()),
             signs);
     // kept apart: whoever turns a knob asks for many years that nobody asks for again
-    Engine told = engine.apart().knowing(with(engine.records(), on, reading));
+    Engine told = engine.apart().knowing(Walk.with(engine.records(), on, reading));
     Ground ground = Walk.ground(engine, year, day);
     double expected = ground.coverKgPerHa(f);
     double needKg = ground.needKg();
@@ -138,14 +128,6 @@ public record Answer(
     boolean sandy = p.field.soil() != null && p.field.soil().sandy();
     return rule == null ? 0 : ground.massKgPerHa(f, rule.openCm(sandy));
   }
-
-  private static FarmRecords with(FarmRecords known, LocalDate on, CoverSeen reading) {
-    List<FarmRecord> all = new ArrayList<>(known.written());
-    all.add(new FarmRecord(UNWRITTEN, on, reading, new FarmRecord.Written("", null, "")));
-    return FarmRecords.of(all);
-  }
-
-  private static final String UNWRITTEN = "not written down";
 
   private static SwardSigns.Effect strictest(SwardSigns signs, CoverSeen reading) {
     return reading.signs().stream()

@@ -1,9 +1,11 @@
 package wiselarder.core.walk;
 
+import java.util.Arrays;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.forage.Forage;
+import wiselarder.core.forage.GrainStages;
 import wiselarder.core.forage.HeightTable;
 import wiselarder.core.forage.SwardRules;
 import wiselarder.core.plan.Sowing;
@@ -65,6 +67,33 @@ final class Ground {
       mostKg = Math.max(kg, mostKg);
     }
     return mostKg > rest ? most : p.base().forage;
+  }
+
+  /** The small grain that grows there, the base stand before what was sown; null for none. */
+  Forage grain(int field) {
+    FieldPlan p = plan.fields[field];
+    if (GrainStages.isOf(p.base().forage) && coverKgPerHa(field) > 0) {
+      return p.base().forage;
+    }
+    return Arrays.stream(p.stands)
+        .skip(1)
+        .map(s -> s.forage)
+        .filter(f -> GrainStages.isOf(f) && grows(field, f))
+        .findFirst()
+        .orElse(null);
+  }
+
+  /** True where a crop of a forage that was sown there in the plan is up and has not ended. */
+  boolean grows(int field, Forage forage) {
+    return Arrays.stream(plan.fields[field].stands)
+        .skip(1)
+        .filter(s -> s.forage.id().equals(forage.id()))
+        .map(s -> year.sowing(s.crop.number))
+        .anyMatch(
+            s ->
+                s.emergedDay() >= 0
+                    && s.emergedDay() <= day
+                    && (s.endedDay() < 0 || s.endedDay() > day));
   }
 
   /** Season of what stands there, by what it does and by the place. */

@@ -4,12 +4,16 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.day.Reading;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
+import wiselarder.core.records.Fact;
+import wiselarder.core.records.FarmRecord;
+import wiselarder.core.records.FarmRecords;
 import wiselarder.core.resolved.ResolvedPlan;
 import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
 
@@ -87,6 +91,23 @@ public record Walk(
     }
     return day;
   }
+
+  /** Place of a field in the plan, refused where it has none such. */
+  static int fieldOf(YearBalance year, String fieldId) {
+    return IntStream.range(0, year.resolved().fields.length)
+        .filter(i -> year.resolved().fields[i].field.id().equals(fieldId))
+        .findFirst()
+        .orElseThrow(() -> new Refused(CoreReason.UNKNOWN_ID, "record.fieldId", fieldId));
+  }
+
+  /** What is known, and one thing more that is not written down yet. */
+  static FarmRecords with(FarmRecords known, LocalDate on, Fact fact) {
+    List<FarmRecord> all = new ArrayList<>(known.written());
+    all.add(new FarmRecord(UNWRITTEN, on, fact, new FarmRecord.Written("", null, "")));
+    return FarmRecords.of(all);
+  }
+
+  private static final String UNWRITTEN = "not written down";
 
   static Ground ground(Engine engine, YearBalance year, int day) {
     return new Ground(year, engine.catalogue().on(year.stated().farm()).heights(), day);

@@ -23,9 +23,11 @@ import org.teavm.vm.TeaVMOptimizationLevel;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.records.CoverSeen;
 import wiselarder.core.records.FarmRecord;
+import wiselarder.core.records.StemsSeen;
 import wiselarder.core.walk.Answer;
 import wiselarder.core.walk.FieldHistory;
 import wiselarder.core.walk.Round;
+import wiselarder.core.walk.StemAnswer;
 
 /** Makes the engine for the browser: one file of JavaScript, and one that names it. */
 public final class Make {
@@ -58,8 +60,8 @@ public final class Make {
     Files.writeString(
         generated.resolve("Codec.java"),
         CodecMaker.source(
-            List.of(FarmPlan.class, FarmRecord.class, CoverSeen.class),
-            List.of(Round.class, Answer.class, FieldHistory.ReadingLine.class)));
+            List.of(FarmPlan.class, FarmRecord.class, CoverSeen.class, StemsSeen.class),
+            List.of(Round.class, Answer.class, StemAnswer.class, FieldHistory.ReadingLine.class)));
     Path classes = target.resolve("browser-classes");
     compile(List.of(sources, target.resolve("browser-sources")), classes);
     translate(classes, made);

@@ -25,11 +25,16 @@ import wiselarder.core.quantity.Reason;
 import wiselarder.core.quantity.Stated;
 import wiselarder.core.records.ConditionSeen;
 import wiselarder.core.records.CoverSeen;
+import wiselarder.core.records.FieldHeld;
+import wiselarder.core.records.HeadCounted;
 import wiselarder.core.records.HoldLifted;
 import wiselarder.core.records.JobMarked;
 import wiselarder.core.records.LotCounted;
 import wiselarder.core.records.LotFed;
 import wiselarder.core.records.LotTested;
+import wiselarder.core.records.Noticed;
+import wiselarder.core.records.StakeSeen;
+import wiselarder.core.records.StemsSeen;
 import wiselarder.server.json.Edits;
 import wiselarder.server.json.Facts;
 import wiselarder.server.problem.Problem;
@@ -175,6 +180,25 @@ class OpenApiConfig {
           Map.entry("FieldToWalk", Set.of("expectedCm", "grazedOn", "lastOn", "lastKgPerHa")),
           Map.entry("FeedAhead", Set.of("bareNormal", "bareDry")),
           Map.entry("Answer", Set.of("restDays", "rootsHold")),
+          Map.entry("StemAnswer", Set.of("setToCm")),
+          Map.entry("Stem", Set.of("pointCm")),
+          Map.entry("HerdMoved", Set.of("fieldId")),
+          Map.entry("FieldHeld", Set.of("until")),
+          Map.entry("StakeSeen", Set.of("tips")),
+          Map.entry("Noticed", Set.of("fieldId", "amount")),
+          Map.entry("HerdPlace", Set.of("fieldId")),
+          Map.entry("Held", Set.of("until")),
+          Map.entry("Round", Set.of("rain")),
+          Map.entry(
+              "StakeLine",
+              Set.of(
+                  "leftOn",
+                  "leftCm",
+                  "tips",
+                  "cmPerDay",
+                  "restDays",
+                  "enterCm",
+                  "toGoDays")),
           Map.entry("ReadingLine", Set.of("growthKgPerHaDay", "usualKgPerHaDay")),
           Map.entry("RecordLine", Set.of("struckBy")),
           Map.entry("Told", Set.of("name", "number", "words")),
@@ -304,6 +328,11 @@ class OpenApiConfig {
     CoverSeen.class,
     JobMarked.class,
     HoldLifted.class,
+    StemsSeen.class,
+    FieldHeld.class,
+    HeadCounted.class,
+    StakeSeen.class,
+    Noticed.class,
     GrowthCurve.class,
     CoverMeasure.class,
     CoverMeasure.Clip.class,

@@ -32,11 +32,13 @@ import wiselarder.core.records.LotTested;
  * <tr><td>12 to 13<td>the plan's own jobs and its drought plan, marks of jobs among the records: none where
  *     missing
  * <tr><td>13 to 14<td>covers of fields among the records: none where missing
+ * <tr><td>14 to 15<td>stems, moves, fields shut and opened by hand, heads, stakes and what else was seen
+ *     among the records: none where missing
  * </table>
  */
 public final class Lift {
   /** The version that is written. */
-  public static final int PRESENT = 14;
+  public static final int PRESENT = 15;
 
   private static final JsonNode NONE = Json.MAPPER.createArrayNode();
 

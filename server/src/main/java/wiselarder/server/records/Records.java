@@ -25,8 +25,11 @@ import wiselarder.core.records.CoverSeen;
 import wiselarder.core.records.Fact;
 import wiselarder.core.records.FarmRecord;
 import wiselarder.core.records.FarmRecords;
+import wiselarder.core.records.FieldHeld;
+import wiselarder.core.records.FieldOpened;
 import wiselarder.core.records.HoldLifted;
 import wiselarder.core.records.Seen;
+import wiselarder.core.records.StemsSeen;
 import wiselarder.core.records.Struck;
 import wiselarder.core.records.WeatherMeasured;
 import wiselarder.core.store.Lot;
@@ -146,10 +149,17 @@ public class Records {
     return known;
   }
 
-  /** Measured weather stands behind seasons, and a hold behind health: planners keep them. */
+  /**
+   * Measured weather stands behind seasons, and a hold behind health: planners keep them. Anybody
+   * who is out there may shut a field.
+   */
   private Role needed(StoredPlan plan, Fact fact) {
     Fact about = fact instanceof Struck s ? standing(plan, s).fact() : fact;
-    boolean planners = about instanceof WeatherMeasured || about instanceof HoldLifted;
+    boolean planners =
+        about instanceof WeatherMeasured
+            || about instanceof HoldLifted
+            || about instanceof FieldOpened
+            || (about instanceof FieldHeld && fact instanceof Struck);
     return planners ? Role.PLANNER : Role.HELPER;
   }
 
@@ -167,14 +177,17 @@ public class Records {
     if (fact.groupId() != null) {
       known("record.groupId", plan.farm().groups().stream().map(AnimalGroup::id), fact.groupId());
     }
+    if (fact.fieldId() != null) {
+      known("record.fieldId", fieldIds(plan), fact.fieldId());
+    }
+    Catalogue tables = engine.catalogue().on(plan.farm());
+    if (fact instanceof StemsSeen s) {
+      tables.forage(s.forageId());
+      s.stems().forEach(one -> tables.stages().stage(one.stageId()));
+    }
     if (fact instanceof CoverSeen c) {
-      known("record.fieldId", fieldIds(plan), c.fieldId());
-      Catalogue tables = engine.catalogue().on(plan.farm());
       tables.forage(c.forageId());
       c.signs().forEach(s -> tables.signs().sign(s.signId()).value(s.value()));
-    }
-    if (fact instanceof HoldLifted h && h.fieldId() != null) {
-      known("lifted.fieldId", fieldIds(plan), h.fieldId());
     }
     if (fact instanceof ConditionSeen c) {
       plan.farm().groups().stream()

@@ -24,10 +24,12 @@ import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.records.CoverSeen;
 import wiselarder.core.records.FarmRecord;
+import wiselarder.core.records.StemsSeen;
 import wiselarder.core.records.WeatherMeasured;
 import wiselarder.core.walk.Answer;
 import wiselarder.core.walk.FieldHistory;
 import wiselarder.core.walk.Round;
+import wiselarder.core.walk.StemAnswer;
 import wiselarder.server.file.Table;
 import wiselarder.server.http.Transfer;
 import wiselarder.server.lists.CsvUnit;
@@ -95,6 +97,23 @@ class WalkController {
         plan.content(),
         Check.present("record.on", asked.on),
         Check.present("record.fact", asked.reading));
+  }
+
+  /** Stems that are not written down yet. */
+  record StemsAsked(LocalDate on, StemsSeen stems) {}
+
+  /** Answers split stems; nothing is kept. */
+  @PostMapping("/stems")
+  StemAnswer stems(
+      @PathVariable String id,
+      @RequestBody StemsAsked asked,
+      @AuthenticationPrincipal Person person) {
+    StoredPlan plan = plans.get(id, person);
+    return StemAnswer.to(
+        views.engine("normal", plan),
+        plan.content(),
+        Check.present("record.on", asked.on),
+        Check.present("record.fact", asked.stems));
   }
 
   /** All readings of the plan, field by field, oldest first. */

@@ -89,8 +89,8 @@ class FarmFileTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "\"version\": 14 | \"version\": 15 | file_version {version=15, newest=14}",
-        "\"version\": 14 | \"version\": \"two\" | file_version {version=-1, newest=14}",
+        "\"version\": 15 | \"version\": 16 | file_version {version=16, newest=15}",
+        "\"version\": 15 | \"version\": \"two\" | file_version {version=-1, newest=15}",
         "wise-larder-farm | other | foreign_file {format=wise-larder-farm}",
         "\"areaHa\": 2.4 | \"areaHa\": -2 | plans[0].farm.fields[0]: field.areaHa: out_of_range {value=-2.0, min=0.01, max=5000.0}",
         "\"head\": 9 | \"tail\": 1, \"head\": 9 | unknown_name {name=tail, known=",

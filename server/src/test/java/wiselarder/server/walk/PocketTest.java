@@ -127,6 +127,54 @@ class PocketTest {
     assertThat(differences("readings", readings, told.get(3).get("answer"))).isEmpty();
   }
 
+  /** With moves, heads, soil, stakes, rain, a field shut and stems split, all the same. */
+  @Test
+  void whateverElseWasSeenIsReckonedAlike() throws Exception {
+    String path = "/api/plans/campo-garza-mora";
+    String on = "2027-09-20";
+    String stems =
+        """
+        {"kind": "STEMS_SEEN", "fieldId": "avena-1", "forageId": "spring_oats",
+         "purpose": "REGROW", "note": "", "stems": [%s{"stageId": "boot", "pointCm": 31.5}]}"""
+            .formatted("{\"stageId\": \"jointed\", \"pointCm\": null}, ".repeat(10));
+    String before =
+        """
+        {"commandId": "s1", "device": "", "records": [
+         {"on": "2027-09-10", "fact": {"kind": "HERD_MOVED", "groupId": "steers", "fieldId": "avena-1"}},
+         {"on": "2027-09-14", "fact": {"kind": "HERD_MOVED", "groupId": "steers", "fieldId": null}},
+         {"on": "2027-09-15", "fact": {"kind": "HERD_MOVED", "groupId": "steers", "fieldId": "avena-2"}},
+         {"on": "2027-09-12", "fact": {"kind": "HEAD_COUNTED", "groupId": "steers", "head": 76,
+          "why": "SOLD"}},
+         {"on": "2027-09-12", "fact": {"kind": "NOTICED", "what": "SOIL", "fieldId": "avena-1",
+          "amount": 0.375}},
+         {"on": "2027-09-13", "fact": {"kind": "NOTICED", "what": "RAIN", "amount": 14}},
+         {"on": "2027-09-14", "fact": {"kind": "STAKE_SEEN", "fieldId": "avena-1", "stake": "gate",
+          "heightCm": 9, "left": true}},
+         {"on": "2027-09-19", "fact": {"kind": "STAKE_SEEN", "fieldId": "avena-1", "stake": "gate",
+          "heightCm": 12.5, "left": false, "tips": "POINTED"}},
+         {"on": "2027-09-16", "fact": {"kind": "FIELD_HELD", "fieldId": "bajo-grande", "until": null,
+          "why": "under water"}},
+         {"on": "2027-09-18", "fact": {"kind": "FIELD_OPENED", "fieldId": "la-noria",
+          "why": "dry again"}},
+         {"on": "2027-09-18", "fact": %s}]}"""
+            .formatted(stems);
+    assertThat(http.post(path + "/records", before).status()).isEqualTo(200);
+    JsonNode told =
+        inTheBrowser(
+            http.get(path + "/walk/pack").json(),
+            "[[\"walk\", \"%1$s\"], [\"stems\", \"%1$s\", %2$s]]".formatted(on, stems));
+    JsonNode walk = http.get(path + "/walk?on=" + on).json();
+    JsonNode answer =
+        http.post(path + "/walk/stems", "{\"on\": \"%s\", \"stems\": %s}".formatted(on, stems))
+            .json();
+    assertThat(walk.get("stakes")).hasSize(1);
+    assertThat(walk.get("held")).hasSize(1);
+    assertThat(walk.get("rain").get("mm").asDouble()).isEqualTo(14);
+    assertThat(answer.get("stageId").asString()).isEqualTo("jointed");
+    assertThat(differences("walk", walk, told.get(1).get("answer"))).isEmpty();
+    assertThat(differences("stems", answer, told.get(2).get("answer"))).isEmpty();
+  }
+
   /** What the server would refuse, the phone refuses under the same code and values. */
   @Test
   void theBrowserRefusesAsTheServerDoes() throws Exception {
