@@ -84,7 +84,7 @@
     { id: 'cover', name: 'Reading' },
     ...(grain ? [{ id: 'stems' as const, name: 'Stems' }] : []),
     { id: 'stake', name: 'Stake' },
-    { id: 'seen', name: 'Else' },
+    { id: 'seen', name: 'Besides' },
   ]);
 
   type Way = CoverSeen['way'];

@@ -11,10 +11,13 @@
   let {
     walk,
     name,
+    folded,
   }: {
     walk: Walk;
     /** Of a field or a group. */
     name: (id: string) => string;
+    /** Where there is little room it is opened when it is wanted. */
+    folded: boolean;
   } = $props();
 
   const OFF = 'off';
@@ -99,8 +102,8 @@
   }
 </script>
 
-<section class="panel herds" aria-labelledby="herds-title" data-testid="herds">
-  <h2 id="herds-title">Where everybody is</h2>
+<details class="panel herds" open={!folded} data-testid="herds">
+  <summary><h2>Where everybody is</h2></summary>
   <ul>
     {#each walk.herds as h (h.groupId)}
       <li>
@@ -164,12 +167,27 @@
       </li>
     {/each}
   </ul>
-</section>
+</details>
 
 <style>
   .herds {
     padding: 0.7rem 1rem;
     min-width: 0;
+  }
+  summary {
+    min-height: 44px;
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+  }
+  summary::after {
+    content: '+';
+    font-size: 24px;
+    font-weight: 700;
+    color: var(--cobalt);
+  }
+  [open] > summary::after {
+    content: '−';
   }
   ul {
     display: grid;

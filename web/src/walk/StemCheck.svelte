@@ -125,8 +125,8 @@
   {#each stages as s (s.id)}
     {@const n = stems.filter((one) => one.stageId === s.id).length}
     <button class="stage" title={s.inside} onclick={() => add(s.id)}>
-      <svg viewBox="0 0 34 64" aria-hidden="true">
-        <Stem stage={s.id} x={17} ground={62} point={Math.min(38, 2 + s.pointCm * 0.9)} />
+      <svg viewBox="0 0 34 66" aria-hidden="true">
+        <Stem stage={s.id} x={17} ground={64} point={Math.min(40, 3 + s.pointCm * 1.3)} />
       </svg>
       <span>{stageName(s.id)}</span>
       <span class="n" class:none={n === 0}
@@ -144,7 +144,7 @@
       name="stem.pointCm"
       value={last.pointCm}
       placeholder={String(rounded(known.get(last.stageId)!.pointCm, 'depth', open.system))}
-      hint="of the last stem; without it the middle of the table’s"
+      hint="of the last stem; without it as the table has them"
       onchange={measured}
     />
     <button class="btn plain tall" onclick={() => (stems = stems.slice(0, -1))}
@@ -236,7 +236,7 @@
     line-height: 1.15;
   }
   .stage svg {
-    height: 58px;
+    height: 72px;
   }
   .n {
     position: absolute;

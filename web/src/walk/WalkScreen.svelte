@@ -141,7 +141,9 @@
           </p>
         </section>
       {/if}
-      {#if walk.herds.length && !(at >= 0)}<div class="beside"><Herds {walk} {name} /></div>{/if}
+      {#if walk.herds.length && !(at >= 0)}<div class="beside">
+          <Herds {walk} {name} folded={narrow.current} />
+        </div>{/if}
       {#if fields.length}<section class="round" aria-label="The round">
           <div class="choose">
             <DateField label="Walked on" value={on} onchange={(v) => v && (on = v)} />

@@ -1,7 +1,7 @@
 /** What is seen on a walk besides covers, in words: moves, heads, stakes, weather, holds. */
 import type { Fact, HeldByHand, HerdPlace, Noticed, StakeLine, Walk } from '../api/client';
 import { longDate, shortDate } from '../units/dates';
-import { amount, rounded, unitOf, type System } from '../units/units';
+import { amount, rounded, shown, unitOf, type System } from '../units/units';
 import { stageName } from './stems';
 import { days, plural } from './year';
 
@@ -62,7 +62,7 @@ export function againstText(
 
 /** What a stake says. */
 export function stakeText(s: StakeLine, system: System): string {
-  const cm = (v: number) => `${rounded(v, 'depth', system)} ${unitOf('depth', system)}`;
+  const cm = (v: number) => `${tenths(shown(v, 'depth', system))} ${unitOf('depth', system)}`;
   const rest =
     s.leftOn === null || s.leftCm === null || s.seenOn === s.leftOn
       ? ''
@@ -72,11 +72,14 @@ export function stakeText(s: StakeLine, system: System): string {
   return `${s.stake}: ${cm(s.seenCm)} on ${shortDate(s.seenOn)}${rest}${grown}${tips}. ${verdict(s, cm)}`;
 }
 
+/** To a tenth, where it is not whole: the last centimetre is what is waited for. */
+const tenths = (v: number) => String(Number(v.toFixed(1)));
+
 function growthText(cmPerDay: number, system: System): string {
-  const aWeek = 7 * cmPerDay;
-  if (Math.abs(aWeek) < 0.1) return 'no growth';
-  const of = system === 'IMPERIAL' ? aWeek / 2.54 : aWeek;
-  return `${of.toFixed(1)} ${unitOf('depth', system)} a week`;
+  const aWeek = shown(7 * cmPerDay, 'depth', system);
+  return Math.abs(aWeek) < 0.05
+    ? 'no growth'
+    : `${aWeek.toFixed(1)} ${unitOf('depth', system)} a week`;
 }
 
 function verdict(s: StakeLine, cm: (v: number) => string): string {
@@ -87,11 +90,9 @@ function verdict(s: StakeLine, cm: (v: number) => string): string {
   if (s.recovered) return 'Recovered.';
   if (s.enterCm === null) return 'What height is wanted here is not known.';
   if (s.seenCm >= s.enterCm) return 'Tall enough, and as bitten: not recovered.';
-  const go =
-    s.toGoDays === null
-      ? 'Not ready, and not growing by the stake'
-      : `Not ready: at this growth ${days(s.toGoDays)} more to ${cm(s.enterCm)}`;
-  return `${go}. Move elsewhere, walk again in 7 days.`;
+  if (s.toGoDays === null)
+    return `Not ready for ${cm(s.enterCm)}, and not growing by the stake. Move elsewhere, walk again in 7 days.`;
+  return `Not ready: at this growth ${days(s.toGoDays)} more to ${cm(s.enterCm)}. Move elsewhere, walk again in ${days(Math.min(7, s.toGoDays))}.`;
 }
 
 /** Rain in the gauge beside what usually falls. */

@@ -47,7 +47,7 @@ const USE: Record<StemAnswer['use'], string> = {
 export function useNowText(a: StemAnswer, once: boolean, system: System): string {
   const graze = a.use === 'GRAZE' || a.use === 'GRAZE_WITH_CARE';
   if (graze && !a.tallEnough)
-    return 'Wait: it is leafy enough to graze, and not tall enough yet to let stock in.';
+    return 'Wait: by its stems it could be grazed, and it is not tall enough yet to let stock in.';
   const at =
     a.setToCm === null ? '' : `${rounded(a.setToCm, 'depth', system)} ${unitOf('depth', system)}`;
   if (once) return `${USE[a.use]} The mower is usually set to ${at}.`;

@@ -127,6 +127,69 @@ class NoSignalTest {
     device.close();
   }
 
+  /** Rye in spring: stems are split and cows brought in, far from any signal. */
+  @Test
+  void stemsAndMovesAreReckonedWithoutSignal() {
+    Page office = product.visitorPage(1280, 800);
+    open(office, "quillback", "/walk");
+    office.getByTestId("feed-ahead").waitFor();
+    Product.edit(
+        office,
+        "quillback",
+        """
+        [{putSowing: {id: 's1', fieldId: 'saddle', forageId: 'cereal_rye', sowOn: '2027-09-05',
+          preparation: 'FULL_SEEDBED', yieldKgPerHa: null, seedShare: 1, endsOn: null}}]""");
+    WalkTest.walkedOn(office, "2028-03-20");
+    Page phone = phone("quillback", 390, 844);
+    BrowserContext device = phone.context();
+    device.setOffline(true);
+    assertThat(phone.getByTestId("away")).isVisible();
+    WalkTest.walkedOn(phone, "2028-03-20");
+    row(phone, "Saddle").click();
+    press(phone, "Stems");
+    Locator said = phone.getByTestId("stem-answer");
+    Locator boot = stage(phone, "Boot");
+    for (int i = 0; i < 9; i++) {
+      boot.click();
+    }
+    assertThat(said).containsText("9 stems: too small a sample, take 1 more at least");
+    stage(phone, "Jointed").click();
+    stage(phone, "Jointed").click();
+    stage(phone, "Jointed").click();
+    assertThat(said).containsText("12 stems. Half of them are boot or further.");
+    assertThat(said).containsText("Cut it for wilted silage.");
+    Hand.input(phone, "Growing point or foot of the head at, in").fill("2");
+    Hand.input(phone, "Growing point or foot of the head at, in").blur();
+    phone.getByRole(AriaRole.SLIDER).fill("6");
+    // of twelve: the measured one at 2 in goes on, two jointed ones by the table, boot is gone
+    assertThat(said).containsText("Left at 2 in, 14% of the stems grow again.");
+    Assertions.assertThat(AccessTest.violations(phone)).isEmpty();
+    Assertions.assertThat(AccessTest.offTheSide(phone)).isEmpty();
+    press(phone, "Keep the stems");
+    assertThat(phone.getByTestId("away")).containsText("1 record waits");
+    press(phone, "To the round");
+    Locator herds = phone.getByTestId("herds");
+    herds.getByText("Where everybody is").click();
+    phone.getByLabel("Cows: moved or counted").click();
+    phone.getByLabel("Brought to").selectOption("saddle");
+    press(phone, "Keep");
+    assertThat(herds).containsText("Saddle since 20 Mar, as written down");
+    assertThat(phone.getByTestId("away")).containsText("2 records wait");
+    Assertions.assertThat(AccessTest.violations(phone)).isEmpty();
+    device.setOffline(false);
+    assertThat(phone.getByTestId("away")).hasCount(0);
+    Locator besides = office.getByTestId("seen-so-far");
+    assertThat(besides).containsText("20 Mar: Cows to Saddle");
+    assertThat(besides).containsText("20 Mar: Saddle: 12 stems, mostly boot");
+    assertThat(office.getByTestId("herds")).containsText("Saddle since 20 Mar, as written down");
+    office.context().close();
+    device.close();
+  }
+
+  private static Locator stage(Page page, String name) {
+    return page.locator("button.stage").filter(new Locator.FilterOptions().setHasText(name));
+  }
+
   /** The lot's count falls at the office; the phone shows what waits until then. */
   @Test
   void balesAreFedWithoutSignal() {

@@ -185,6 +185,73 @@ class WalkTest {
     page.context().close();
   }
 
+  /** Whatever else is seen: where the herd went, heads, rain, a stake, soil, a fence, a shut field. */
+  @Test
+  void whatElseIsSeenIsWrittenDownAndThePlanGoesByIt() {
+    Page page = product.visitorPage(1280, 800);
+    page.navigate(product.url() + "/#/plan/quillback/walk");
+    walkedOn(page, "2028-04-20");
+    Locator herds = page.getByTestId("herds");
+    assertThat(herds).containsText("52 head: Church Field since 17 Apr, as the plan has it");
+    page.getByLabel("Cows: moved or counted").click();
+    page.getByLabel("Brought to").selectOption("home-bottom");
+    Hand.input(page, "Height left on Church Field, in").fill("3");
+    press(page, "Keep");
+    assertThat(herds).containsText("52 head: Home Bottom since 20 Apr, as written down");
+    assertThat(row(page, "Church Field")).containsText("read this day");
+    page.getByLabel("Cows: moved or counted").click();
+    press(page, "Counted");
+    Hand.MOUSE.type(Hand.input(page, "Head counted, grown ones"), "49");
+    page.getByLabel("Because").selectOption("SOLD");
+    press(page, "Keep");
+    assertThat(herds).containsText("49 head: Home Bottom");
+    press(page, "Rain");
+    Hand.input(page, "Rain in the gauge, in").fill("0.6");
+    press(page, "Keep");
+    assertThat(page.getByTestId("rain")).containsText("0.6 in in the gauge since 20 April");
+
+    row(page, "Kiln Hill").click();
+    press(page, "Stake");
+    page.getByLabel("Place or stake").fill("by the gate");
+    Hand.input(page, "Height there, in").fill("3");
+    press(page, "Keep the stake");
+    walkedOn(page, "2028-04-29");
+    press(page, "Stake");
+    Hand.input(page, "Height there, in").fill("4");
+    press(page, "grown out, pointed");
+    Assertions.assertThat(AccessTest.violations(page)).isEmpty();
+    press(page, "Keep the stake");
+    press(page, "Stake");
+    assertThat(page.getByTestId("stakes"))
+        .containsText("by the gate: 4 in on 29 Apr, left at 3 in 9 days before, 0.8 in a week");
+    press(page, "Besides");
+    press(page, "Soil");
+    press(page, "runs dry or crumbles");
+    press(page, "Keep");
+    press(page, "Besides");
+    page.getByText("Shut this field").click();
+    page.getByLabel("Why it is shut or open").fill("fence down");
+    Assertions.assertThat(AccessTest.violations(page)).isEmpty();
+    press(page, "Shut it to everybody");
+    assertThat(page.getByTestId("field-reading"))
+        .containsText("Shut by hand since 29 April: fence down.");
+    assertThat(row(page, "Kiln Hill")).containsText("; shut");
+    press(page, "To the round");
+    page.getByLabel("Cows: moved or counted").click();
+    page.getByLabel("Brought to").selectOption("kiln-hill");
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("Kiln Hill: shut by hand: fence down.");
+    row(page, "Kiln Hill").click();
+    press(page, "Besides");
+    page.getByLabel("Why it is shut or open").fill("mended");
+    press(page, "Open it again");
+    assertThat(row(page, "Kiln Hill")).not().containsText("; shut");
+    Locator besides = page.getByTestId("seen-so-far");
+    assertThat(besides).containsText("29 Apr: Kiln Hill: soil: runs dry or crumbles");
+    assertThat(besides).containsText("29 Apr: Kiln Hill open again: mended");
+    assertThat(besides).containsText("20 Apr: Cows: 49 head, sold");
+    page.context().close();
+  }
+
   private static Page.GetByRoleOptions group(String name) {
     return new Page.GetByRoleOptions().setName(name);
   }

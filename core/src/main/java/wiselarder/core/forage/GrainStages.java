@@ -49,9 +49,15 @@ public final class GrainStages {
       String hay,
       String quality) {
 
-    /** Height that is taken where nobody measured: the middle of the table's. */
+    /** The middle of the table's heights, cm. */
     public double pointCm() {
       return (pointLowCm + pointHighCm) / 2;
+    }
+
+    /** Share of such stems whose points are left where the stand is taken down to a height, cm. */
+    public double leftAt(double cm) {
+      double share = (cm - pointLowCm) / (pointHighCm - pointLowCm);
+      return Math.max(0, Math.min(1, share));
     }
 
     public Use use(Purpose purpose) {

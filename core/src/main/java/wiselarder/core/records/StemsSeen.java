@@ -36,11 +36,6 @@ public record StemsSeen(
       stageId = Check.text("stem.stageId", stageId, 40);
       POINT_CM.check(pointCm);
     }
-
-    /** The height that was measured, or the table's middle, cm. */
-    public double pointCm(GrainStages known) {
-      return pointCm == null ? known.stage(stageId).pointCm() : pointCm;
-    }
   }
 
   public StemsSeen {

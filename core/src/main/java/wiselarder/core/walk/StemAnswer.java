@@ -115,15 +115,16 @@ public record StemAnswer(
 
   /**
    * Share of the stems that grows again where everything above a height is taken: those whose
-   * growing point lies below it go on, of the others what their crowns bring.
+   * growing point lies below it go on, of the others what their crowns bring. Points that nobody
+   * measured lie evenly between the table's heights.
    */
   static double regrowShare(StemsSeen seen, GrainStages known, double cm) {
     double share = 0;
     for (StemsSeen.Stem stem : seen.stems()) {
       Stage stage = known.stage(stem.stageId());
-      boolean left = stem.pointCm(known) < cm;
+      double left = stem.pointCm() == null ? stage.leftAt(cm) : stem.pointCm() < cm ? 1 : 0;
       double comes = stage.comesBackIfTaken();
-      share += left ? Math.max(stage.goesOnIfLeft(), comes) : comes;
+      share += left * Math.max(stage.goesOnIfLeft(), comes) + (1 - left) * comes;
     }
     return share / seen.stems().size();
   }

@@ -116,12 +116,14 @@ class StemTest {
     assertThat(answer(230, stems(Purpose.ONCE, 12, stage, null)).use()).isEqualTo(once);
   }
 
-  /** A height that nobody measured is the table's middle: jointed 4 to 14, so 9 cm. */
+  /** Points that nobody measured: jointed ones lie evenly from 4 to 14 cm, so half below 9. */
   @Test
-  void aPointThatNobodyMeasuredLiesInTheTablesMiddle() {
+  void pointsThatNobodyMeasuredLieOverTheTablesHeights() {
     StemAnswer a = answer(200, stems(Purpose.REGROW, 12, "jointed", null));
-    assertThat(a.regrowShareByCm().get(9)).isCloseTo(0.2, within(1e-12));
-    assertThat(a.regrowShareByCm().get(10)).isCloseTo(1, within(1e-12));
+    assertThat(a.regrowShareByCm().get(4)).isCloseTo(0.2, within(1e-12));
+    assertThat(a.regrowShareByCm().get(9)).isCloseTo(0.5 + 0.5 * 0.2, within(1e-12));
+    assertThat(a.regrowShareByCm().get(14)).isCloseTo(1, within(1e-12));
+    assertThat(a.setToCm()).isEqualTo(14);
   }
 
   /** The table's places are those of the course: what is jointed there is jointed here. */
