@@ -19,6 +19,8 @@
     start,
     at,
     dots,
+    stays = [],
+    rain = [],
     leaveKgPerHa,
     enterKgPerHa,
     system,
@@ -29,6 +31,10 @@
     start: string;
     at: number;
     dots: Dot[];
+    /** Days on which stock were there, as it was written down. */
+    stays?: { from: number; to: number }[];
+    /** Rain in the gauge. */
+    rain?: { day: number; mm: number }[];
     leaveKgPerHa: number;
     enterKgPerHa: number;
     system: System;
@@ -85,6 +91,18 @@
   <path d={line(from, at)} class="cover" />
   <path d={line(at, to)} class="cover ahead" />
   <line x1={x(at)} x2={x(at)} y1={TOP} y2={HEIGHT - FOOT} class="day" />
+  {#each stays.filter((s) => s.to >= from && s.from <= to) as s (s.from)}
+    <rect
+      class="stay"
+      x={x(Math.max(from, s.from))}
+      width={Math.max(3, x(Math.min(to, s.to + 1)) - x(Math.max(from, s.from)))}
+      y={HEIGHT - FOOT - 6}
+      height="6"
+    />
+  {/each}
+  {#each rain.filter((r) => r.mm > 0 && r.day >= from && r.day <= to) as r (r.day)}
+    <line class="rain" x1={x(r.day)} x2={x(r.day)} y1={TOP} y2={TOP + Math.min(30, r.mm)} />
+  {/each}
   {#each seen as d (`${d.day} ${d.now}`)}
     <line x1={x(d.day)} x2={x(d.day)} y1={y(d.lowKgPerHa)} y2={y(d.highKgPerHa)} class="error" />
     <circle cx={x(d.day)} cy={y(d.kgPerHa)} r="5" class:now={d.now} />
@@ -112,6 +130,13 @@
   }
   .tick {
     stroke: #93a3bb;
+  }
+  .stay {
+    fill: var(--put-by);
+  }
+  .rain {
+    stroke: #3f73b8;
+    stroke-width: 3;
   }
   .day {
     stroke: var(--line);

@@ -1,12 +1,5 @@
 <script lang="ts">
-  import type {
-    FeedAhead,
-    FieldToWalk,
-    Grain,
-    GrainStage,
-    StemAnswer,
-    StemsSeen,
-  } from '../api/client';
+  import type { FieldToWalk, Grain, StemAnswer, StemsSeen, Walk } from '../api/client';
   import NumberField from '../form/NumberField.svelte';
   import TextField from '../form/TextField.svelte';
   import { thePlan } from '../plan/context';
@@ -21,19 +14,16 @@
   let {
     field,
     grain,
-    stages,
-    on,
-    before,
+    walk,
     onkept,
   }: {
     field: FieldToWalk;
     grain: Grain;
-    stages: GrainStage[];
-    on: string;
-    before: FeedAhead;
+    walk: Walk;
     onkept: () => void;
   } = $props();
 
+  const stages = $derived(walk.stages);
   const PURPOSES = [
     { id: 'REGROW' as const, name: 'To grow again' },
     { id: 'ONCE' as const, name: 'Taken once' },
@@ -80,7 +70,7 @@
   $effect(() => () => (asking = -1));
   async function ask(number: number, asked: StemsSeen) {
     try {
-      const found = await stemsAnswer(open, on, asked);
+      const found = await stemsAnswer(open, walk.on, asked);
       if (number !== asking) return;
       answer = found;
       if (found.setToCm !== null && !moved) left = Math.round(found.setToCm);
@@ -99,7 +89,7 @@
   async function keep() {
     if (!sample || keeping) return;
     keeping = true;
-    const kept = await open.write([{ on, fact: sample }]);
+    const kept = await open.write([{ on: walk.on, fact: sample }]);
     keeping = false;
     if (kept) onkept();
   }
@@ -201,7 +191,7 @@
       <dt>Worth</dt>
       <dd>{answer.quality}.</dd>
     </dl>
-    {#if answer.enough}<p class="quiet">{laterText(answer, before, open.system)}</p>{/if}
+    {#if answer.enough}<p class="quiet">{laterText(answer, walk.ahead, open.system)}</p>{/if}
   </div>
 {/if}
 {#if open.mayWrite}

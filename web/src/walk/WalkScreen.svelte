@@ -197,16 +197,9 @@
         <FieldReading
           field={fields[at]}
           place={`${at + 1} of ${fields.length}`}
-          on={day}
+          {walk}
           {signs}
-          before={walk.ahead}
-          needKgPerDay={walk.needKgPerDay}
           alone={narrow.current}
-          young={walk.young.find((r) => r.fieldId === chosen) ?? null}
-          grain={walk.grains.find((g) => g.fieldId === chosen) ?? null}
-          stages={walk.stages}
-          stakes={walk.stakes.filter((s) => s.fieldId === chosen)}
-          held={walk.held.find((h) => h.fieldId === chosen)}
           readings={readings.filter((r) => r.fieldId === chosen)}
           onkept={next}
           onback={() => (chosen = '')}

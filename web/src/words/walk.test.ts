@@ -2,6 +2,8 @@ import { describe, expect, test } from 'vitest';
 import type { FeedAhead, FieldToWalk, SwardSign, WalkAnswer } from '../api/client';
 import {
   aheadLines,
+  clippedText,
+  plateText,
   differenceText,
   expectedText,
   lastText,
@@ -199,4 +201,32 @@ test('signs are read as they are spoken', () => {
   expect(signWord(leaves, 'over_4')).toBe('over 4');
   expect(signTitle(SIGN('leaf_stage_legume', 'leaf_stage', ['bud']))).toBe('Stage');
   expect(signWord(SIGN('tips_bitten', 'tips', ['half_blunt']), 'half_blunt')).toBe('half blunt');
+});
+
+describe('where a reading’s mass comes from', () => {
+  const line = {
+    usable: true,
+    perClickKg: 95,
+    baseKg: 10,
+    fromClicks: 10,
+    toClicks: 34,
+    errorShare: 0.24,
+    note: 'Bunchy stands need more readings.',
+  };
+  test('says whose line a plate reads by', () => {
+    expect(plateText(line, false)).toBe(
+      'The table’s line for this sward and season, in clicks of half a centimetre, from 10 to 34; known to 24% until you clip. Bunchy stands need more readings.',
+    );
+    expect(plateText(line, true)).toContain('Your own line');
+    expect(plateText(null, false)).toContain('the table has none for this one');
+  });
+  test('says what own frames say of heights', () => {
+    const frames = { forageId: 'f', frames: 6, times: 1.184, errorShare: 0.094, used: true };
+    expect(clippedText(frames)).toBe(
+      '6 frames of yours with heights hold 1.18 times what the table has, ±9%; heights are read by them.',
+    );
+    expect(clippedText({ ...frames, frames: 1, errorShare: 1, used: false })).toContain(
+      '1 frame of yours with heights hold 1.18 times what the table has, ±100%: too few',
+    );
+  });
 });

@@ -1,5 +1,13 @@
 /** What a reading of a field and a round over all of them come to, in words. */
-import type { FeedAhead, FieldToWalk, SwardSign, WalkAnswer, YoungRule } from '../api/client';
+import type {
+  Clipped,
+  FeedAhead,
+  FieldToWalk,
+  PlateLine,
+  SwardSign,
+  WalkAnswer,
+  YoungRule,
+} from '../api/client';
 import { dayOf, longDate } from '../units/dates';
 import { amount, figure, rounded, unitOf, type System } from '../units/units';
 import { days, plural } from './year';
@@ -87,6 +95,23 @@ export function paceText(share: number): string {
   const percent = Math.round(share * 100);
   if (percent === 100) return '';
   return `By the readings so far growth runs at ${percent}% of what was expected; from here it is reckoned so, and what they said fades by half in 45 days.`;
+}
+
+/** Where the line of a plate comes from, and how sure it is. */
+export function plateText(line: PlateLine | null, own: boolean): string {
+  if (own) return 'Your own line for this sward, kept on this device.';
+  if (line === null)
+    return 'A common line for a leafy sward; the table has none for this one. Set your own; not where stems carry the plate.';
+  return `The table’s line for this sward and season, in clicks of half a centimetre, from ${line.fromClicks} to ${line.toClicks}; known to ${Math.round(100 * line.errorShare)}% until you clip. ${line.note}`.trim();
+}
+
+/** What the farm's own frames say of the table of heights. */
+export function clippedText(c: Clipped): string {
+  const times = `${c.times.toFixed(2)} times what the table has, ±${Math.round(100 * c.errorShare)}%`;
+  const frames = `${c.frames} ${plural('frame', c.frames)} of yours`;
+  return c.used
+    ? `${frames} with heights hold ${times}; heights are read by them.`
+    : `${frames} with heights hold ${times}: too few, or too far apart to go by.`;
 }
 
 /** Three ways feed can last from a day on. */

@@ -42,14 +42,34 @@ public final class HeightTable {
 
   private final Map<String, OwnForage> own;
   private final Map<String, Forage> forages;
+  private final Map<String, Own> calibrated;
+
+  /**
+   * What frames that were clipped on a farm say of a forage there.
+   *
+   * @param times its mass over the table's, {@code errorShare} standard error of that
+   */
+  public record Own(double times, double errorShare) {}
 
   private HeightTable(
       Map<String, Map<String, List<Point>>> curves,
       Map<String, OwnForage> own,
-      Map<String, Forage> forages) {
+      Map<String, Forage> forages,
+      Map<String, Own> calibrated) {
     this.curves = curves;
     this.own = own;
     this.forages = forages;
+    this.calibrated = calibrated;
+  }
+
+  /** The table as clipped frames have it, by forage. */
+  public HeightTable calibrated(Map<String, Own> byForage) {
+    return new HeightTable(curves, own, forages, Map.copyOf(byForage));
+  }
+
+  /** What clipped frames say of a forage, or null. */
+  public Own own(Forage f) {
+    return calibrated.get(f.id());
   }
 
   /** Loads and checks the table. */
@@ -64,7 +84,7 @@ public final class HeightTable {
     for (Map<String, List<Point>> seasons : curves.values()) {
       seasons.values().forEach(c -> c.sort(Comparator.comparingDouble(Point::heightCm)));
     }
-    return new HeightTable(curves, Map.of(), forages);
+    return new HeightTable(curves, Map.of(), forages, Map.of());
   }
 
   private static Row row(CsvTable.Row r) {
@@ -81,16 +101,22 @@ public final class HeightTable {
   public HeightTable with(List<OwnForage> ofFarm, Map<String, Forage> all) {
     Map<String, OwnForage> byId = new HashMap<>();
     ofFarm.forEach(o -> byId.put(o.id(), o));
-    return new HeightTable(curves, byId, all);
+    return new HeightTable(curves, byId, all, calibrated);
   }
 
   /**
    * Mass at a height, kg DM/ha: a straight line between the points of the season's curve, down to
    * nothing below the first, and no more above the last. A mixture stands at the mean of its parts
    * by share; one of the keeper's own whose masses were changed, and a forage without a curve, at
-   * the straight line of its figures.
+   * the straight line of its figures. Where frames were clipped, so many times of that.
    */
   public double massKgPerHa(Forage f, Season season, Density density, double heightCm) {
+    Own frames = calibrated.get(f.id());
+    double kg = tableKgPerHa(f, season, density, heightCm);
+    return frames == null ? kg : frames.times * kg;
+  }
+
+  private double tableKgPerHa(Forage f, Season season, Density density, double heightCm) {
     if (!f.grows()) {
       return f.minResidualKgPerHa();
     }
@@ -100,7 +126,7 @@ public final class HeightTable {
       double shares = 0;
       for (OwnForage.Part part : mixture.parts()) {
         Forage of = forages.get(part.forageId());
-        sum += part.share() * massKgPerHa(of, season, density, heightCm);
+        sum += part.share() * tableKgPerHa(of, season, density, heightCm);
         shares += part.share();
       }
       return sum / shares;

@@ -23,6 +23,9 @@ public record CoverMeasure(double coverKgPerHa, double lowKgPerHa, double highKg
   /** Mass at a height is known to a third, by the notes of the table of heights. */
   private static final double BY_HEIGHT_OF_A_KIND = 0.35;
 
+  /** Heights of a field are read to a tenth, by the notes of the table of heights. */
+  private static final double BY_STICK = 0.1;
+
   /** A plate is known to about 15% where its line is set for the sward. Assumption. */
   private static final double BY_PLATE = 0.15;
 
@@ -49,14 +52,16 @@ public record CoverMeasure(double coverKgPerHa, double lowKgPerHa, double highKg
       FRAME_M2.check(frameM2);
     }
 
-    double kgPerHa() {
+    /** Dry matter of it, kg DM/ha. */
+    public double kgPerHa() {
       return freshG * dmShare / 1000 / frameM2 * M2_PER_HA;
     }
   }
 
   /**
    * The mean over heights, each by the forage's mass at that height in this season. It lies between
-   * what a thinner and what a denser stand would hold.
+   * what a thinner and what a denser stand would hold, or two standard errors of the farm's own
+   * clipped frames to each side.
    */
   public static CoverMeasure byHeights(
       HeightTable table,
@@ -73,6 +78,11 @@ public record CoverMeasure(double coverKgPerHa, double lowKgPerHa, double highKg
       }
     }
     int at = density.ordinal();
+    HeightTable.Own own = table.own(forage);
+    if (own != null) {
+      double error = 2 * Math.hypot(own.errorShare(), BY_STICK);
+      return within(sums[at], Math.min(BY_HEIGHT_OF_A_KIND, error));
+    }
     CoverMeasure spread = within(sums[at], BY_HEIGHT_OF_A_KIND);
     double low = at == 0 ? spread.lowKgPerHa : Math.max(sums[at - 1], spread.lowKgPerHa);
     double high =

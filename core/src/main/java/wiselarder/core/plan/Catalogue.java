@@ -12,6 +12,7 @@ import wiselarder.core.forage.GrowthTable;
 import wiselarder.core.forage.HeightTable;
 import wiselarder.core.forage.LearningTimes;
 import wiselarder.core.forage.OwnForage;
+import wiselarder.core.forage.PlateTable;
 import wiselarder.core.forage.QualityTable;
 import wiselarder.core.forage.Readiness;
 import wiselarder.core.forage.RotationTable;
@@ -52,6 +53,7 @@ public record Catalogue(
     SwardSigns signs,
     Map<String, Readiness> readiness,
     GrainStages stages,
+    PlateTable plates,
     PriceTable prices) {
 
   /** Loads and checks every table. */
@@ -77,6 +79,7 @@ public record Catalogue(
         SwardSigns.load(),
         Readiness.loadAll(),
         GrainStages.load(),
+        PlateTable.load(),
         PriceTable.load());
   }
 
@@ -142,6 +145,7 @@ public record Catalogue(
         signs,
         readiness,
         stages,
+        plates,
         prices);
   }
 

@@ -15,7 +15,7 @@ import wiselarder.core.quantity.Stated;
  * DM/ha is worked out where it is read, so that a better line makes old readings better.
  *
  * @param forageId what stood there, by whose density heights are turned into mass
- * @param heightsCm of the stick; one may be the mean of many
+ * @param heightsCm of the stick; one may be the mean of many. Beside frames the height of each
  * @param plate readings of the plate, by its line {@code perUnitKg x reading + baseKg}
  * @param coverKgPerHa the keeper's own figure, else null
  * @param deadShare share of the dry matter that is dead, or null where nobody looked
@@ -72,6 +72,10 @@ public record CoverSeen(
     Check.range("seen.heightsCm", heightsCm.size(), 0, CoverMeasure.MOST_READINGS);
     Check.range("seen.plate", plate.size(), 0, CoverMeasure.MOST_READINGS);
     Check.range("seen.clips", clips.size(), 0, CoverMeasure.MOST_READINGS);
+    if (way == Way.CLIP && !heightsCm.isEmpty()) {
+      // of every frame, or of none
+      Check.range("seen.heightsCm", heightsCm.size(), clips.size(), clips.size());
+    }
     COVER_KG_PER_HA.check(coverKgPerHa);
     DEAD_SHARE.check(deadShare);
     note = NOTE.check(note);

@@ -5,8 +5,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import wiselarder.core.forage.Forage;
+import wiselarder.core.forage.HeightTable;
 import wiselarder.core.land.CoverMeasure;
 import wiselarder.core.plan.Catalogue;
+import wiselarder.core.records.Clipped;
 import wiselarder.core.records.CoverSeen;
 
 /**
@@ -34,6 +36,8 @@ public final class SeenCovers {
 
   static SeenCovers of(ResolvedPlan plan, Catalogue catalogue, Map<String, Integer> fieldIndex) {
     Map<Integer, Map<Integer, SeenCover>> found = new HashMap<>();
+    HeightTable heights =
+        Clipped.heights(plan.records, catalogue.heights(), catalogue.forages());
     plan.records.each(
         CoverSeen.class,
         (r, f) -> {
@@ -42,7 +46,7 @@ public final class SeenCovers {
           int day = plan.year.day(r.on());
           if (field != null && forage != null && day >= 0 && day < plan.days) {
             double dead = f.deadShare() == null ? Double.NaN : f.deadShare();
-            CoverMeasure cover = f.cover(catalogue.heights(), forage, catalogue.signs());
+            CoverMeasure cover = f.cover(heights, forage, catalogue.signs());
             found
                 .computeIfAbsent(day, d -> new HashMap<>())
                 .put(field, new SeenCover(field, cover, dead, f.rootsHold(catalogue.signs())));

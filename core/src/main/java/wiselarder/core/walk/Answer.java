@@ -71,7 +71,7 @@ public record Answer(
     SwardSigns signs = engine.catalogue().signs();
     CoverMeasure seen =
         reading.cover(
-            engine.catalogue().on(stated.farm()).heights(),
+            Walk.heights(engine, stated),
             engine.catalogue().on(stated.farm()).forage(reading.forageId()),
             signs);
     // kept apart: whoever turns a knob asks for many years that nobody asks for again

@@ -3,22 +3,18 @@ package wiselarder.core.walk;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
-import java.util.TreeMap;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.GrainStages;
+import wiselarder.core.forage.PlateTable;
 import wiselarder.core.forage.Readiness;
 import wiselarder.core.forage.SwardSigns;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Refused;
-import wiselarder.core.records.Noticed;
-import wiselarder.core.resolved.HeldByHand;
-import wiselarder.core.resolved.Moves;
-import wiselarder.core.resolved.ResolvedPlan;
+import wiselarder.core.records.Clipped;
 
 /**
  * A {@link Walk} with what the tables have to be looked at on it.
@@ -31,6 +27,10 @@ import wiselarder.core.resolved.ResolvedPlan;
  * @param herds where each group is
  * @param held fields that are shut by hand this day
  * @param stakes as they were read last
+ * @param plates common lines of a plate, by field where the table has one
+ * @param clipped what the farm's own frames say of heights, by forage
+ * @param moves where groups were, as it was written down, up to this day
+ * @param gauge rain as it was written down, up to this day
  * @param rain what the gauge had so far in this plan, and what usually falls; null without any
  */
 public record Round(
@@ -48,6 +48,10 @@ public record Round(
     List<HerdPlace> herds,
     List<Held> held,
     List<StakeLine> stakes,
+    List<Plate> plates,
+    List<Clipped> clipped,
+    List<Stay> moves,
+    List<Fallen> gauge,
     Rain rain) {
   /** Families of signs that are looked at on a round; of bare ground one sign is enough. */
   private static final Set<String> LOOKED_AT = Set.of("tips", "leaf_stage", "bare_ground");
@@ -137,6 +141,15 @@ public record Round(
    */
   public record Held(String recordId, String fieldId, LocalDate since, LocalDate until, String why) {}
 
+  /** A common line of a plate for the sward of a field in this season; see {@link PlateTable}. */
+  public record Plate(String fieldId, PlateTable.Line line) {}
+
+  /** A group that was on a field, as it was written down, from a day to the last one. */
+  public record Stay(String groupId, String fieldId, LocalDate from, LocalDate to) {}
+
+  /** Rain of a day. */
+  public record Fallen(LocalDate on, double mm) {}
+
   /**
    * Rain in the gauge since the first day that was written down.
    *
@@ -146,6 +159,10 @@ public record Round(
 
   public Round {
     stakes = List.copyOf(stakes);
+    plates = List.copyOf(plates);
+    clipped = List.copyOf(clipped);
+    moves = List.copyOf(moves);
+    gauge = List.copyOf(gauge);
     grains = List.copyOf(grains);
     stages = List.copyOf(stages);
     herds = List.copyOf(herds);
@@ -172,7 +189,13 @@ public record Round(
     List<List<String>> signs = new ArrayList<>();
     List<SwardSigns.Sign> named = new ArrayList<>();
     List<YoungView> young = new ArrayList<>();
+    List<Plate> plates = new ArrayList<>();
+    List<Fallen> gauge = Besides.gauge(engine, year, day);
     for (FieldToWalk f : walk.fields()) {
+      PlateTable.Line line = tables.plates().of(tables.forage(f.forageId()), f.season());
+      if (line != null) {
+        plates.add(new Plate(f.fieldId(), line));
+      }
       Forage grain = ground.grain(signs.size());
       if (grain != null) {
         grains.add(new Grain(f.fieldId(), grain.id(), grain.cutHeightCm()));
@@ -204,82 +227,13 @@ public record Round(
         young,
         grains,
         grains.isEmpty() ? List.of() : tables.stages().all().stream().map(StageView::of).toList(),
-        herds(year, day),
-        held(engine, year, day),
+        Besides.herds(year, day),
+        Besides.held(engine, year, day),
         StakeLine.of(engine.records(), year, ground, on),
-        rain(engine, year, day));
-  }
-
-  private static List<HerdPlace> herds(YearBalance year, int day) {
-    List<HerdPlace> herds = new ArrayList<>();
-    for (int g = 0; g < year.resolved().groups.length; g++) {
-      double head = year.resolved().groups[g].year.head(day);
-      if (head > 0) {
-        herds.add(herd(year, g, day, head));
-      }
-    }
-    return herds;
-  }
-
-  private static HerdPlace herd(YearBalance year, int g, int day, double head) {
-    ResolvedPlan plan = year.resolved();
-    int f = place(year, g, day);
-    int since = day;
-    while (since > 0 && place(year, g, since - 1) == f) {
-      since--;
-    }
-    boolean written = plan.moves.on(g, day) != Moves.AS_PLANNED;
-    return new HerdPlace(
-        plan.groups[g].group.id(),
-        head,
-        f < 0 ? null : plan.fields[f].field.id(),
-        written,
-        year.year().date(since));
-  }
-
-  /** Where it was seen, else where it grazes most; below zero for none. */
-  private static int place(YearBalance year, int g, int day) {
-    int written = year.resolved().moves.on(g, day);
-    return written == Moves.AS_PLANNED
-        ? year.onField(g, day)
-        : written == Moves.OFF_FIELDS ? -1 : written;
-  }
-
-  private static Rain rain(Engine engine, YearBalance year, int day) {
-    Map<Integer, Double> mm = new TreeMap<>();
-    engine
-        .records()
-        .each(
-            Noticed.class,
-            (r, n) -> {
-              int on = year.year().day(r.on());
-              if (n.what() == Noticed.What.RAIN && on >= 0 && on <= day) {
-                mm.put(on, n.amount());
-              }
-            });
-    if (mm.isEmpty()) {
-      return null;
-    }
-    int from = mm.keySet().iterator().next();
-    double usual = 0;
-    for (int d = from; d <= day; d++) {
-      usual += year.resolved().normal().rainMm(d);
-    }
-    double sum = mm.values().stream().mapToDouble(Double::doubleValue).sum();
-    return new Rain(year.year().date(from), mm.size(), sum, usual);
-  }
-
-  private static List<Held> held(Engine engine, YearBalance year, int day) {
-    return HeldByHand.of(engine.records(), year.year()).stream()
-        .filter(h -> h.fromDay() <= day && h.toDay() > day)
-        .map(
-            h ->
-                new Held(
-                    h.recordId(),
-                    h.fieldId(),
-                    year.year().date(h.fromDay()),
-                    h.toDay() >= year.days() ? null : year.year().date(h.toDay()),
-                    h.why()))
-        .toList();
+        plates,
+        Clipped.of(engine.records(), tables.heights(), tables.forages()),
+        Besides.stays(year, day),
+        gauge,
+        Besides.rain(gauge, year, day));
   }
 }

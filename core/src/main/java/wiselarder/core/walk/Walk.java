@@ -8,9 +8,12 @@ import java.util.stream.IntStream;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.day.Reading;
 import wiselarder.core.engine.Engine;
+import wiselarder.core.forage.HeightTable;
+import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
+import wiselarder.core.records.Clipped;
 import wiselarder.core.records.Fact;
 import wiselarder.core.records.FarmRecord;
 import wiselarder.core.records.FarmRecords;
@@ -110,7 +113,13 @@ public record Walk(
   private static final String UNWRITTEN = "not written down";
 
   static Ground ground(Engine engine, YearBalance year, int day) {
-    return new Ground(year, engine.catalogue().on(year.stated().farm()).heights(), day);
+    return new Ground(year, heights(engine, year.stated()), day);
+  }
+
+  /** The table of heights, as the farm's own clipped frames have it. */
+  static HeightTable heights(Engine engine, FarmPlan stated) {
+    Catalogue tables = engine.catalogue().on(stated.farm());
+    return Clipped.heights(engine.records(), tables.heights(), tables.forages());
   }
 
   private static FieldToWalk field(YearBalance year, Ground ground, int f, int day) {
