@@ -23,7 +23,7 @@ const ALLOWED: Record<string, string[]> = {
   gaps: ['api', 'units', 'words', 'plan', 'form', 'seasons'],
   morning: ['api', 'units', 'words', 'ruler', 'form', 'people'],
   jobs: ['api', 'units', 'words', 'device', 'plan', 'form'],
-  walk: ['api', 'units', 'words', 'ruler', 'device', 'pocket', 'plan', 'records', 'form'],
+  walk: ['api', 'units', 'words', 'ruler', 'device', 'pocket', 'plan', 'records', 'form', 'herd'],
   shell: ['api', 'units', 'words', 'device', 'plan', 'form', 'people', 'seasons', 'history'],
   history: ['api', 'units', 'words', 'plan'],
   papers: ['api', 'units', 'words', 'plan', 'people'],

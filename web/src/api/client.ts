@@ -72,6 +72,7 @@ export type CoverSeen = Extract<Fact, { kind: 'COVER_SEEN' }>;
 export type StemsSeen = Extract<Fact, { kind: 'STEMS_SEEN' }>;
 export type Noticed = Extract<Fact, { kind: 'NOTICED' }>;
 export type StemAnswer = Schemas['StemAnswer'];
+export type GroupKind = Schemas['KindView'];
 export type Grain = Schemas['Grain'];
 export type GrainStage = Schemas['StageView'];
 export type HerdPlace = Schemas['HerdPlace'];

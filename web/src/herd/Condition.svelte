@@ -7,6 +7,7 @@
   import RecordList from '../records/RecordList.svelte';
   import { Written } from '../records/written.svelte';
   import { amount } from '../units/units';
+  import ConditionGuide from './ConditionGuide.svelte';
 
   const open = thePlan();
 
@@ -59,6 +60,9 @@
         >Write down</button
       >
     </div>
+  {/if}
+  {#if open.mayWrite && kind.guide}
+    <ConditionGuide guide={kind.guide} {score} onchoose={(s) => (score = s)} />
   {/if}
   {#if scores.length}<RecordList lines={scores} what="score" />{/if}
   <p class="quiet fine">

@@ -49,7 +49,6 @@
     { id: 'seen', name: 'Besides' },
   ]);
   const name = $derived(open.view!.farm.fields.find((f) => f.id === field.fieldId)!.name);
-  const done = () => (task = 'cover');
 </script>
 
 <section class="panel reading" aria-labelledby="reading-title" data-testid="field-reading">
@@ -64,11 +63,11 @@
   {#if held}<p class="wrong">{heldText(held)}</p>{/if}
   <Ways label="What is done here" options={tasks} value={task} onchange={(v) => (task = v)} />
   {#if task === 'stems' && grain}
-    <StemCheck {field} {grain} {walk} onkept={done} />
+    <StemCheck {field} {grain} {walk} onkept={() => (task = 'cover')} />
   {:else if task === 'stake'}
-    <StakeForm fieldId={field.fieldId} on={walk.on} stakes={here(walk.stakes)} onkept={done} />
+    <StakeForm fieldId={field.fieldId} on={walk.on} stakes={here(walk.stakes)} />
   {:else if task === 'seen'}
-    <SeenForm fieldId={field.fieldId} on={walk.on} {held} onkept={done} />
+    <SeenForm fieldId={field.fieldId} on={walk.on} {held} weeds={walk.weeds} />
   {:else}
     <CoverReading {field} {walk} {readings} {signs} {onkept} />
   {/if}

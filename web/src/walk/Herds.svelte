@@ -2,6 +2,7 @@
   import type { HeldByHand, HerdPlace, Seen, Walk } from '../api/client';
   import Choice from '../form/Choice.svelte';
   import NumberField from '../form/NumberField.svelte';
+  import ConditionGuide from '../herd/ConditionGuide.svelte';
   import { thePlan } from '../plan/context';
   import { againstText, placeText, WHYS } from '../words/seen';
   import { expectedText } from '../words/walk';
@@ -23,7 +24,8 @@
   const OFF = 'off';
 
   let chosen = $state('');
-  let what = $state<'move' | 'count'>('move');
+  let what = $state<'move' | 'count' | 'score'>('move');
+  let score = $state<number | null>(null);
   let to = $state('');
   let leftCm = $state<number | null>(null);
   let head = $state<number | null>(null);
@@ -31,6 +33,10 @@
   let keeping = $state(false);
 
   const place = $derived(walk.herds.find((h) => h.groupId === chosen));
+  const kind = $derived.by(() => {
+    const group = open.view!.farm.groups.find((g) => g.id === chosen);
+    return open.catalogue?.kinds.find((k) => k.id === group?.kind);
+  });
   const from = $derived(walk.fields.find((f) => f.fieldId === place?.fieldId));
   const field = $derived(walk.fields.find((f) => f.fieldId === to));
   const held = (id: string): HeldByHand | undefined => walk.held.find((h) => h.fieldId === id);
@@ -52,13 +58,19 @@
     to = '';
     leftCm = null;
     head = Math.round(h.head);
+    score = null;
     why = 'COUNTED';
   }
   async function keep() {
     if (!place || keeping) return;
     const on = walk.on;
     const seen: Seen[] = [];
-    if (what === 'count') {
+    if (what === 'score') {
+      seen.push({
+        on,
+        fact: { kind: 'CONDITION_SEEN', groupId: place.groupId, score: score!, weightKg: null },
+      });
+    } else if (what === 'count') {
       seen.push({
         on,
         fact: { kind: 'HEAD_COUNTED', groupId: place.groupId, head: head!, why, note: '' },
@@ -112,8 +124,8 @@
           <button
             class="btn plain"
             aria-expanded={chosen === h.groupId}
-            aria-label={`${name(h.groupId)}: moved or counted`}
-            onclick={() => choose(h)}>Moved, counted</button
+            aria-label={`${name(h.groupId)}: moved, counted or scored`}
+            onclick={() => choose(h)}>Moved, counted, scored</button
           >
         {/if}
         {#if chosen === h.groupId}
@@ -123,6 +135,11 @@
               <button aria-pressed={what === 'count'} onclick={() => (what = 'count')}
                 >Counted</button
               >
+              {#if kind?.guide}
+                <button aria-pressed={what === 'score'} onclick={() => (what = 'score')}
+                  >Condition</button
+                >
+              {/if}
             </div>
             {#if what === 'move'}
               <Choice label="Brought to" value={to} {options} onchange={(v) => (to = v)} />
@@ -145,6 +162,8 @@
                 From the morning of this day on until the next move. After the last one the plan
                 goes on from there.
               </p>
+            {:else if what === 'score' && kind?.guide}
+              <ConditionGuide guide={kind.guide} {score} onchoose={(s) => (score = s)} />
             {:else}
               <NumberField name="counted.head" value={head} onchange={(v) => (head = v)} />
               <Choice
@@ -159,7 +178,8 @@
             {/if}
             <button
               class="btn preset-filled-primary-500 tall"
-              disabled={keeping || (what === 'move' ? to === '' : head === null)}
+              disabled={keeping ||
+                (what === 'move' ? to === '' : what === 'count' ? head === null : score === null)}
               onclick={keep}>Keep</button
             >
           </div>

@@ -19,6 +19,7 @@
   const KINDS = [
     'HERD_MOVED',
     'HEAD_COUNTED',
+    'CONDITION_SEEN',
     'STEMS_SEEN',
     'STAKE_SEEN',
     'FIELD_HELD',
@@ -101,6 +102,11 @@
   <section aria-labelledby="others-title" data-testid="seen-so-far">
     <h2 id="others-title">Seen besides</h2>
     <RecordList lines={others} what="record" />
+    <p class="quiet fine">
+      <a href={`/api/plans/${open.view!.id}/walk/seen/file?units=${open.system}`}
+        >All of it as a list for a spreadsheet</a
+      >
+    </p>
   </section>
 {/if}
 

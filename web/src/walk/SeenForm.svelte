@@ -6,7 +6,9 @@
   import { thePlan } from '../plan/context';
   import type { StatedName } from '../words/members';
   import { heldText, NOTICED, SOILS } from '../words/seen';
+  import type { Feature } from '../words/weeds';
   import Ways from './Ways.svelte';
+  import WeedKey from './WeedKey.svelte';
 
   const open = thePlan();
 
@@ -14,14 +16,14 @@
     fieldId,
     on,
     held = undefined,
-    onkept,
+    weeds = [],
   }: {
     /** Null for the whole farm. */
     fieldId: string | null;
     on: string;
     /** The field is shut by hand. */
     held?: HeldByHand;
-    onkept: () => void;
+    weeds?: Feature[];
   } = $props();
 
   const MEASURED: Partial<Record<Noticed['what'], StatedName>> = {
@@ -55,7 +57,6 @@
     amount = null;
     note = '';
     why = '';
-    onkept();
   }
 </script>
 
@@ -85,6 +86,7 @@
         From this morning on the plan reckons with so much water in this field’s soil.
       </p>
     {/if}
+    {#if what === 'WEEDS'}<WeedKey features={weeds} onfound={(text) => (note = text)} />{/if}
     <TextField name="record.note" value={note} oninput={(v) => (note = v)} />
     <button
       class="btn preset-filled-primary-500 tall"

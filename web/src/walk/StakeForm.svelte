@@ -12,13 +12,11 @@
     fieldId,
     on,
     stakes,
-    onkept,
   }: {
     fieldId: string;
     on: string;
     /** Of this field. */
     stakes: StakeLine[];
-    onkept: () => void;
   } = $props();
 
   const LEFT = [
@@ -57,7 +55,11 @@
       },
     ]);
     keeping = false;
-    if (kept) onkept();
+    if (!kept) return;
+    heightCm = null;
+    said = null;
+    tips = null;
+    note = '';
   }
 </script>
 

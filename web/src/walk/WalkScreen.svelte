@@ -19,6 +19,7 @@
   import { rainText } from '../words/seen';
   import FieldReading from './FieldReading.svelte';
   import Herds from './Herds.svelte';
+  import { nearestFirst, whereAmI, type Here } from './near';
   import Readings from './Readings.svelte';
   import SeenForm from './SeenForm.svelte';
   import { lastWalk, walkOn, warm, type Reckoned } from './reckon';
@@ -32,7 +33,9 @@
   let readings = $state.raw<ReadingLine[]>([]);
   let keptAt = $state<number | null>(null);
   let chosen = $state(wanted.get('field') ?? '');
-  let order = $state<'round' | 'most'>('round');
+  let order = $state<'round' | 'most' | 'near'>('round');
+  let here = $state.raw<Here | null>(null);
+  let unknown = $state(false);
   const last = $derived(isoOf(open.view!.year.start, open.view!.year.days - 1));
   const narrow = new MediaQuery('max-width: 760px');
   const name = (id: string) => {
@@ -77,7 +80,9 @@
       ? []
       : order === 'round'
         ? walk.fields
-        : [...walk.fields].sort((a, b) => b.daysAtStake - a.daysAtStake),
+        : order === 'near' && here
+          ? nearestFirst(walk, here)
+          : [...walk.fields].sort((a, b) => b.daysAtStake - a.daysAtStake),
   );
   const at = $derived(fields.findIndex((f) => f.fieldId === chosen));
   const signs = $derived(
@@ -85,6 +90,11 @@
       walk!.signs[walk!.fields.findIndex((f) => f.fieldId === chosen)]?.includes(s.id),
     ) ?? [],
   );
+  async function fromHere() {
+    here = await whereAmI();
+    unknown = here === null;
+    if (here) order = 'near';
+  }
   /** On a phone the field takes the place of the list, and is looked at from its top. */
   function choose(id: string) {
     chosen = id;
@@ -158,8 +168,16 @@
                 aria-pressed={order === 'most'}
                 onclick={() => (order = 'most')}>What moves most</button
               >
+              {#if walk.places.length}
+                <button class="btn plain" aria-pressed={order === 'near'} onclick={fromHere}
+                  >Nearest</button
+                >
+              {/if}
             </div>
           </div>
+          {#if unknown}<p class="quiet" role="status">
+              This device does not know where it is, or may not say.
+            </p>{/if}
           <ol>
             {#each fields as f (f.fieldId)}
               <li>
@@ -209,7 +227,7 @@
       <section class="panel else" aria-labelledby="else-title" data-testid="seen-on-farm">
         <h2 id="else-title">Seen on the farm</h2>
         {#if walk.rain}<p data-testid="rain">{rainText(walk.rain, open.system)}</p>{/if}
-        <SeenForm fieldId={null} on={day} onkept={() => {}} />
+        <SeenForm fieldId={null} on={day} />
         {#if fields.length}<p class="quiet fine">What is seen on one field is kept with it.</p>{/if}
       </section>
     {/if}

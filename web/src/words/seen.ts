@@ -125,6 +125,8 @@ export function seenText(fact: Fact, name: (id: string) => string, system: Syste
       return `${name(fact.groupId)} to ${fact.fieldId === null ? 'no field, fed' : name(fact.fieldId)}`;
     case 'HEAD_COUNTED':
       return `${name(fact.groupId)}: ${fact.head} head${fact.why === 'COUNTED' ? '' : `, ${WHY[fact.why]}`}`;
+    case 'CONDITION_SEEN':
+      return `${name(fact.groupId)} scored ${fact.score}`;
     case 'STAKE_SEEN': {
       const cm = `${rounded(fact.heightCm, 'depth', system)} ${unitOf('depth', system)}`;
       return `${name(fact.fieldId)}, ${fact.stake}: ${cm}${fact.left ? ', stock just left' : ''}`;

@@ -170,7 +170,7 @@ class NoSignalTest {
     press(phone, "To the round");
     Locator herds = phone.getByTestId("herds");
     herds.getByText("Where everybody is").click();
-    phone.getByLabel("Cows: moved or counted").click();
+    phone.getByLabel("Cows: moved, counted or scored").click();
     phone.getByLabel("Brought to").selectOption("saddle");
     press(phone, "Keep");
     assertThat(herds).containsText("Saddle since 20 Mar, as written down");

@@ -130,7 +130,7 @@ class WalkTest {
     row(page, "Tambo Norte").click();
     press(page, "Plate");
     Hand.input(page, "Readings of the plate").fill("15 17 16");
-    assertThat(answer(page)).containsText("2,740 kg/ha stands");
+    assertThat(answer(page)).containsText("2,470 kg/ha stands");
     Hand.MOUSE.type(Hand.input(page, "The plate's line: for each unit"), "100");
     Hand.MOUSE.type(Hand.input(page, "and on top"), "300");
     Hand.input(page, "Note").fill("after the rain");
@@ -185,7 +185,9 @@ class WalkTest {
     page.context().close();
   }
 
-  /** Whatever else is seen: where the herd went, heads, rain, a stake, soil, a fence, a shut field. */
+  /**
+   * Whatever else is seen: where the herd went, heads, rain, a stake, soil, a fence, a shut field.
+   */
   @Test
   void whatElseIsSeenIsWrittenDownAndThePlanGoesByIt() {
     Page page = product.visitorPage(1280, 800);
@@ -193,18 +195,25 @@ class WalkTest {
     walkedOn(page, "2028-04-20");
     Locator herds = page.getByTestId("herds");
     assertThat(herds).containsText("52 head: Church Field since 17 Apr, as the plan has it");
-    page.getByLabel("Cows: moved or counted").click();
+    page.getByLabel("Cows: moved, counted or scored").click();
     page.getByLabel("Brought to").selectOption("home-bottom");
     Hand.input(page, "Height left on Church Field, in").fill("3");
     press(page, "Keep");
     assertThat(herds).containsText("52 head: Home Bottom since 20 Apr, as written down");
     assertThat(row(page, "Church Field")).containsText("read this day");
-    page.getByLabel("Cows: moved or counted").click();
+    page.getByLabel("Cows: moved, counted or scored").click();
     press(page, "Counted");
     Hand.MOUSE.type(Hand.input(page, "Head counted, grown ones"), "49");
     page.getByLabel("Because").selectOption("SOLD");
     press(page, "Keep");
     assertThat(herds).containsText("49 head: Home Bottom");
+    page.getByLabel("Cows: moved, counted or scored").click();
+    press(page, "Condition");
+    press(page, "4");
+    assertThat(herds).containsText("Seen: Front ribs not seen, last two or three seen");
+    assertThat(herds).containsText("At 4 or below: separate, feed, and ask a veterinarian");
+    press(page, "Keep");
+    assertThat(page.getByTestId("seen-so-far")).containsText("20 Apr: Cows scored 4");
     press(page, "Rain");
     Hand.input(page, "Rain in the gauge, in").fill("0.6");
     press(page, "Keep");
@@ -221,14 +230,28 @@ class WalkTest {
     press(page, "grown out, pointed");
     Assertions.assertThat(AccessTest.violations(page)).isEmpty();
     press(page, "Keep the stake");
-    press(page, "Stake");
     assertThat(page.getByTestId("stakes"))
         .containsText("by the gate: 4 in on 29 Apr, left at 3 in 9 days before, 0.8 in a week");
     press(page, "Besides");
     press(page, "Soil");
     press(page, "runs dry or crumbles");
     press(page, "Keep");
-    press(page, "Besides");
+    assertThat(page.getByTestId("seen-so-far")).containsText("29 Apr: Kiln Hill: soil: runs dry");
+    press(page, "Weeds");
+    Locator key = page.getByTestId("weed-key");
+    page.getByText("Is it the weedy sorghum?").click();
+    Locator rhizomes =
+        key.locator(".line").filter(new Locator.FilterOptions().setHasText("Dug up"));
+    rhizomes.getByText("yes").click();
+    assertThat(key).containsText("or another grass. Look at more.");
+    key.locator(".line")
+        .filter(new Locator.FilterOptions().setHasText("midrib"))
+        .getByText("yes")
+        .click();
+    assertThat(key).containsText("By what was seen it is weedy perennial sorghum");
+    assertThat(key).containsText("Ask an adviser before anything is sprayed");
+    press(page, "Into the note");
+    press(page, "Keep");
     page.getByText("Shut this field").click();
     page.getByLabel("Why it is shut or open").fill("fence down");
     Assertions.assertThat(AccessTest.violations(page)).isEmpty();
@@ -237,7 +260,7 @@ class WalkTest {
         .containsText("Shut by hand since 29 April: fence down.");
     assertThat(row(page, "Kiln Hill")).containsText("; shut");
     press(page, "To the round");
-    page.getByLabel("Cows: moved or counted").click();
+    page.getByLabel("Cows: moved, counted or scored").click();
     page.getByLabel("Brought to").selectOption("kiln-hill");
     assertThat(page.getByRole(AriaRole.ALERT)).containsText("Kiln Hill: shut by hand: fence down.");
     row(page, "Kiln Hill").click();

@@ -225,6 +225,7 @@ public final class Operations {
     CALLS.put("GET /api/plans/{id}/walk/pack", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/walk/readings", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/walk/readings/file", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/walk/seen/file", bare(Needs.READER));
     CALLS.put(
         "POST /api/plans/{id}/walk/answer",
         json(

@@ -247,7 +247,8 @@ public final class YearSimulator {
       stores.begin();
       java.util.Arrays.fill(stepKg, 0);
       int brought = brought(g, day, need);
-      double left = brought == Moves.AS_PLANNED ? asPlanned(g, day, need) : asSeen(g, brought, day, need);
+      double left =
+          brought == Moves.AS_PLANNED ? asPlanned(g, day, need) : asSeen(g, brought, day, need);
       out.bare[g * plan.days + day] = left > EPSILON_KG ? left : 0;
       state.onStore[g] = storedKg(steps) > 0.5 * need;
       diets.end(g);
@@ -258,19 +259,19 @@ public final class YearSimulator {
   private double asPlanned(int g, int day, double need) {
     StepPlan[] steps = plan.groups[g].steps;
     double left = passes(g, day, need);
-      for (int step = 0; step < steps.length && left > EPSILON_KG; step++) {
-        if (steps[step].first) {
-          left = step(g, step, day, need, left, portionKg(g, steps[step], day, need), true);
-        }
+    for (int step = 0; step < steps.length && left > EPSILON_KG; step++) {
+      if (steps[step].first) {
+        left = step(g, step, day, need, left, portionKg(g, steps[step], day, need), true);
       }
-      for (int step = 0; step < steps.length && left > EPSILON_KG; step++) {
-        left = step(g, step, day, need, left, mostKg(g, steps[step], day, need), true);
+    }
+    for (int step = 0; step < steps.length && left > EPSILON_KG; step++) {
+      left = step(g, step, day, need, left, mostKg(g, steps[step], day, need), true);
+    }
+    for (int step = 0; step < steps.length && left > EPSILON_KG; step++) {
+      if (steps[step].graze && steps[step].roundDays == 0) {
+        left = step(g, step, day, need, left, mostKg(g, steps[step], day, need), false);
       }
-      for (int step = 0; step < steps.length && left > EPSILON_KG; step++) {
-        if (steps[step].graze && steps[step].roundDays == 0) {
-          left = step(g, step, day, need, left, mostKg(g, steps[step], day, need), false);
-        }
-      }
+    }
     return left;
   }
 

@@ -21,6 +21,8 @@ public final class HerdTables {
   /** The rules of a kind that go by weight, lightest first. */
   private final Map<String, List<StageRule>> bands;
 
+  private final Map<String, ConditionGuide> guides = ConditionGuide.loadAll();
+
   private HerdTables(Map<String, AnimalClass> classes, Map<String, List<StageRule>> rules) {
     this.classes = classes;
     this.rules = rules;
@@ -30,6 +32,12 @@ public final class HerdTables {
             .filter(StageRule::banded)
             .sorted(Comparator.comparingDouble(StageRule::weightMinKg))
             .collect(Collectors.groupingBy(StageRule::kind));
+  }
+
+  /** How a kind is scored; null where the table has no guide for it. */
+  public ConditionGuide conditionGuide(String kind) {
+    String animal = ConditionGuide.animal(kind);
+    return animal == null ? null : guides.get(animal);
   }
 
   public static HerdTables load() {

@@ -18,6 +18,7 @@ import wiselarder.core.forage.Readiness;
 import wiselarder.core.forage.RotationTable;
 import wiselarder.core.forage.SowingTable;
 import wiselarder.core.forage.SwardSigns;
+import wiselarder.core.forage.WeedKey;
 import wiselarder.core.herd.HerdTables;
 import wiselarder.core.land.BufferRule;
 import wiselarder.core.land.CropCalibration;
@@ -54,6 +55,7 @@ public record Catalogue(
     Map<String, Readiness> readiness,
     GrainStages stages,
     PlateTable plates,
+    WeedKey weeds,
     PriceTable prices) {
 
   /** Loads and checks every table. */
@@ -80,6 +82,7 @@ public record Catalogue(
         Readiness.loadAll(),
         GrainStages.load(),
         PlateTable.load(),
+        WeedKey.load(),
         PriceTable.load());
   }
 
@@ -146,6 +149,7 @@ public record Catalogue(
         readiness,
         stages,
         plates,
+        weeds,
         prices);
   }
 

@@ -62,8 +62,7 @@ public record Clipped(String forageId, int frames, double times, double errorSha
     double squares = pairs.stream().mapToDouble(p -> p.tableKg * p.tableKg).sum();
     double times =
         squares <= 0 ? 1 : pairs.stream().mapToDouble(p -> p.tableKg * p.ownKg).sum() / squares;
-    double left =
-        pairs.stream().mapToDouble(p -> Math.pow(p.ownKg - times * p.tableKg, 2)).sum();
+    double left = pairs.stream().mapToDouble(p -> Math.pow(p.ownKg - times * p.tableKg, 2)).sum();
     int n = pairs.size();
     double error =
         n < 2 || times <= 0 || squares <= 0 ? 1 : Math.sqrt(left / (n - 1) / squares) / times;

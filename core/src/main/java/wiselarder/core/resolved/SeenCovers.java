@@ -36,8 +36,7 @@ public final class SeenCovers {
 
   static SeenCovers of(ResolvedPlan plan, Catalogue catalogue, Map<String, Integer> fieldIndex) {
     Map<Integer, Map<Integer, SeenCover>> found = new HashMap<>();
-    HeightTable heights =
-        Clipped.heights(plan.records, catalogue.heights(), catalogue.forages());
+    HeightTable heights = Clipped.heights(plan.records, catalogue.heights(), catalogue.forages());
     plan.records.each(
         CoverSeen.class,
         (r, f) -> {

@@ -6,6 +6,9 @@ import java.util.Map;
 import java.util.TreeMap;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.engine.Engine;
+import wiselarder.core.land.Grid;
+import wiselarder.core.land.Outline;
+import wiselarder.core.plan.Farm;
 import wiselarder.core.records.Noticed;
 import wiselarder.core.resolved.HeldByHand;
 import wiselarder.core.resolved.Moves;
@@ -13,6 +16,7 @@ import wiselarder.core.resolved.ResolvedPlan;
 import wiselarder.core.walk.Round.Fallen;
 import wiselarder.core.walk.Round.Held;
 import wiselarder.core.walk.Round.HerdPlace;
+import wiselarder.core.walk.Round.MapPlace;
 import wiselarder.core.walk.Round.Rain;
 import wiselarder.core.walk.Round.Stay;
 
@@ -109,6 +113,26 @@ final class Besides {
     }
     double sum = gauge.stream().mapToDouble(Fallen::mm).sum();
     return new Rain(gauge.get(0).on(), gauge.size(), sum, usual);
+  }
+
+  /** Where fields lie that are drawn; none where the map has no place on the globe. */
+  static List<MapPlace> places(Farm farm) {
+    Grid grid = farm.grid();
+    if (grid == null) {
+      return List.of();
+    }
+    return farm.fields().stream()
+        .filter(f -> f.outline() != null && !f.outline().edge().isEmpty())
+        .map(
+            f -> {
+              List<Outline.Point> edge = f.outline().edge();
+              Outline.Point middle =
+                  new Outline.Point(
+                      edge.stream().mapToDouble(Outline.Point::eastM).average().orElseThrow(),
+                      edge.stream().mapToDouble(Outline.Point::northM).average().orElseThrow());
+              return new MapPlace(f.id(), grid.longitudeOf(middle), grid.latitudeOf(middle));
+            })
+        .toList();
   }
 
   /** Fields that are shut by hand on a day. */

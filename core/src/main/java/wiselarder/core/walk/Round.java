@@ -11,6 +11,7 @@ import wiselarder.core.forage.GrainStages;
 import wiselarder.core.forage.PlateTable;
 import wiselarder.core.forage.Readiness;
 import wiselarder.core.forage.SwardSigns;
+import wiselarder.core.forage.WeedKey;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Refused;
@@ -31,6 +32,8 @@ import wiselarder.core.records.Clipped;
  * @param clipped what the farm's own frames say of heights, by forage
  * @param moves where groups were, as it was written down, up to this day
  * @param gauge rain as it was written down, up to this day
+ * @param places where fields lie, where the farm's map has a place on the globe
+ * @param weeds features that tell the weedy sorghum from what looks like it
  * @param rain what the gauge had so far in this plan, and what usually falls; null without any
  */
 public record Round(
@@ -52,6 +55,8 @@ public record Round(
     List<Clipped> clipped,
     List<Stay> moves,
     List<Fallen> gauge,
+    List<MapPlace> places,
+    List<WeedKey.Feature> weeds,
     Rain rain) {
   /** Families of signs that are looked at on a round; of bare ground one sign is enough. */
   private static final Set<String> LOOKED_AT = Set.of("tips", "leaf_stage", "bare_ground");
@@ -139,13 +144,17 @@ public record Round(
    *
    * @param until first day on which it is open; null where nobody said
    */
-  public record Held(String recordId, String fieldId, LocalDate since, LocalDate until, String why) {}
+  public record Held(
+      String recordId, String fieldId, LocalDate since, LocalDate until, String why) {}
 
   /** A common line of a plate for the sward of a field in this season; see {@link PlateTable}. */
   public record Plate(String fieldId, PlateTable.Line line) {}
 
   /** A group that was on a field, as it was written down, from a day to the last one. */
   public record Stay(String groupId, String fieldId, LocalDate from, LocalDate to) {}
+
+  /** About the middle of a field, degrees of WGS 84. */
+  public record MapPlace(String fieldId, double longitudeDeg, double latitudeDeg) {}
 
   /** Rain of a day. */
   public record Fallen(LocalDate on, double mm) {}
@@ -163,6 +172,8 @@ public record Round(
     clipped = List.copyOf(clipped);
     moves = List.copyOf(moves);
     gauge = List.copyOf(gauge);
+    places = List.copyOf(places);
+    weeds = List.copyOf(weeds);
     grains = List.copyOf(grains);
     stages = List.copyOf(stages);
     herds = List.copyOf(herds);
@@ -234,6 +245,8 @@ public record Round(
         Clipped.of(engine.records(), tables.heights(), tables.forages()),
         Besides.stays(year, day),
         gauge,
+        Besides.places(stated.farm()),
+        tables.weeds().features(),
         Besides.rain(gauge, year, day));
   }
 }

@@ -87,7 +87,8 @@ public record StemAnswer(
     Stage stage = known.all().get(seen.stage(known));
     List<Double> shares =
         IntStream.rangeClosed(0, TALLEST_CM).mapToObj(cm -> regrowShare(seen, known, cm)).toList();
-    Double set = seen.purpose() == Purpose.ONCE ? (Double) forage.cutHeightCm() : set(forage, shares);
+    Double set =
+        seen.purpose() == Purpose.ONCE ? (Double) forage.cutHeightCm() : set(forage, shares);
     Engine told = engine.apart().knowing(Walk.with(engine.records(), on, seen));
     YearBalance after = told.simulate(stated);
     Ground ground = Walk.ground(engine, year, day);

@@ -136,8 +136,7 @@ class MoveTest {
   }
 
   private static FarmRecord read(int day, double kg) {
-    return Farms.seen(
-        START.plusDays(day), Farms.cover("far", "tall_fescue_novel", kg, null));
+    return Farms.seen(START.plusDays(day), Farms.cover("far", "tall_fescue_novel", kg, null));
   }
 
   /** Nobody is sent to a field that is shut by hand, until it is opened or the time is over. */
@@ -169,7 +168,8 @@ class MoveTest {
 
   /** Whatever was written: no feed is lost, nobody eats more than they need, a lean run agrees. */
   @Property(tries = 25)
-  void feedIsConserved(@ForAll @Size(min = 1, max = 8) List<@IntRange(min = 0, max = 1100) Integer> at) {
+  void feedIsConserved(
+      @ForAll @Size(min = 1, max = 8) List<@IntRange(min = 0, max = 1100) Integer> at) {
     List<FarmRecord> moves = new ArrayList<>();
     for (int one : at) {
       moves.add(moved(one / 3, one % 3 == 0 ? null : one % 3 == 1 ? "near" : "far"));

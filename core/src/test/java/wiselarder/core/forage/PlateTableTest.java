@@ -32,7 +32,8 @@ class PlateTableTest {
       for (Season s : Season.values()) {
         PlateTable.Line line = PLATES.of(f, s);
         if (line != null && line.usable()) {
-          assertThat(line.baseKg() + line.perClickKg() * line.fromClicks()).isBetween(100.0, 3000.0);
+          assertThat(line.baseKg() + line.perClickKg() * line.fromClicks())
+              .isBetween(100.0, 3000.0);
           assertThat(line.baseKg() + line.perClickKg() * line.toClicks()).isBetween(1500.0, 6000.0);
         }
       }

@@ -40,8 +40,20 @@ class ClippedTest {
   private static CoverSeen seen(
       CoverSeen.Way way, List<Double> heights, List<CoverMeasure.Clip> clips) {
     return new CoverSeen(
-        "near", FESCUE, way, Season.SPRING, Density.ORDINARY, heights, null, null, null, clips,
-        null, null, List.of(), "");
+        "near",
+        FESCUE,
+        way,
+        Season.SPRING,
+        Density.ORDINARY,
+        heights,
+        null,
+        null,
+        null,
+        clips,
+        null,
+        null,
+        List.of(),
+        "");
   }
 
   private static FarmRecords written(CoverSeen... seen) {
@@ -74,9 +86,7 @@ class ClippedTest {
   void theErrorIsThatOfTheLine() {
     double t = table(12);
     Clipped line =
-        lines(
-                frames(
-                    List.of(12.0, 12.0, 12.0, 12.0), List.of(1.1 * t, 1.3 * t, 1.2 * t, 1.4 * t)))
+        lines(frames(List.of(12.0, 12.0, 12.0, 12.0), List.of(1.1 * t, 1.3 * t, 1.2 * t, 1.4 * t)))
             .get(0);
     assertThat(line.times()).isCloseTo(1.25, within(1e-9));
     assertThat(line.errorShare()).isCloseTo(Math.sqrt(0.05 / 12) / 1.25, within(1e-9));

@@ -104,7 +104,8 @@ class OthersSeenTest {
   @Test
   void bluntTipsAreNotRecovered() {
     FarmRecord left = on(230, stake(8, true, null));
-    StakeLine blunt = round(250, left, on(245, stake(60, false, StakeSeen.Tips.BLUNT))).stakes().get(0);
+    StakeLine blunt =
+        round(250, left, on(245, stake(60, false, StakeSeen.Tips.BLUNT))).stakes().get(0);
     assertThat(blunt.recovered()).isFalse();
     assertThat(blunt.toGoDays()).isNull();
     StakeLine tall = round(250, left, on(245, stake(60, false, null))).stakes().get(0);
@@ -136,9 +137,12 @@ class OthersSeenTest {
   void theRoundSaysWhereEverybodyIsAndWhatIsShut() {
     Round planned = round(230);
     assertThat(planned.herds())
-        .containsExactly(
-            new Round.HerdPlace("herd", 10, "near", false, START.plusDays(212)));
-    Round moved = round(230, on(225, new HerdMoved("herd", "far", "")), on(235, new HerdMoved("herd", null, "")));
+        .containsExactly(new Round.HerdPlace("herd", 10, "near", false, START.plusDays(212)));
+    Round moved =
+        round(
+            230,
+            on(225, new HerdMoved("herd", "far", "")),
+            on(235, new HerdMoved("herd", null, "")));
     assertThat(moved.herds())
         .containsExactly(new Round.HerdPlace("herd", 10, "far", true, START.plusDays(225)));
     Round winter = round(100);
@@ -152,8 +156,15 @@ class OthersSeenTest {
 
   @ParameterizedTest
   @CsvSource({
-    "RAIN,,-1", "RAIN,,501", "RAIN,,", "FROST,,11", "SNOW,,501", "SOIL,far,1.5", "SOIL,,0.5",
-    "SOIL,far,", "OTHER,far,"
+    "RAIN,,-1",
+    "RAIN,,501",
+    "RAIN,,",
+    "FROST,,11",
+    "SNOW,,501",
+    "SOIL,far,1.5",
+    "SOIL,,0.5",
+    "SOIL,far,",
+    "OTHER,far,"
   })
   void whatCannotBeIsRefused(Noticed.What what, String field, Double amount) {
     assertThatThrownBy(() -> new Noticed(what, field, amount, "")).isInstanceOf(Refused.class);

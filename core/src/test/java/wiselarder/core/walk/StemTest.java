@@ -69,8 +69,7 @@ class StemTest {
    */
   @Test
   void whatComesBackFromEachHeight() {
-    StemsSeen seen =
-        stems(Purpose.REGROW, 6, "leafy", 0, 4, "lengthening", 3, 2, "jointed", 10);
+    StemsSeen seen = stems(Purpose.REGROW, 6, "leafy", 0, 4, "lengthening", 3, 2, "jointed", 10);
     StemAnswer a = answer(200, seen);
     assertThat(a.regrowShareByCm().get(0)).isCloseTo((6 + 2 + 0.4) / 12, within(1e-12));
     assertThat(a.regrowShareByCm().get(3)).isCloseTo((6 + 2 + 0.4) / 12, within(1e-12));
@@ -197,8 +196,7 @@ class StemTest {
   void higherNeverSavesFewer(
       @ForAll @Size(min = 1, max = 20) List<@IntRange(min = 0, max = 9) Integer> stages,
       @ForAll @IntRange(min = 0, max = 59) int cm) {
-    List<Stem> all =
-        stages.stream().map(s -> new Stem(STAGES.all().get(s).id(), null)).toList();
+    List<Stem> all = stages.stream().map(s -> new Stem(STAGES.all().get(s).id(), null)).toList();
     StemsSeen seen = new StemsSeen("a", RYE, all, Purpose.REGROW, "");
     double low = StemAnswer.regrowShare(seen, STAGES, cm);
     double high = StemAnswer.regrowShare(seen, STAGES, cm + 1);

@@ -7,6 +7,7 @@ import java.util.TreeMap;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.forage.QualityTable;
 import wiselarder.core.herd.BodyCondition;
+import wiselarder.core.herd.ConditionGuide;
 import wiselarder.core.land.BufferRule;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.Farm;
@@ -93,14 +94,15 @@ public record CatalogueView(
   /** Feed value at one stage, percent of DM. */
   public record WorthView(String stage, double proteinPct, double tdnPct, double fibrePct) {}
 
-  /** A kind of group with what a common animal of it weighs and gains. */
+  /** A kind of group with what a common animal of it weighs and gains; no guide for some. */
   public record KindView(
       String id,
       boolean dam,
       int weaningDayDefault,
       double defaultWeightKg,
       double defaultGainKgPerDay,
-      BodyCondition scale) {}
+      BodyCondition scale,
+      ConditionGuide guide) {}
 
   /** A common unit; {@code size} null for what is no bale. */
   public record PackageView(
@@ -152,7 +154,8 @@ public record CatalogueView(
                         c.herd().weaningDayDefault(k),
                         c.herd().defaultWeightKg(k),
                         c.herd().defaultGainKgPerDay(k),
-                        BodyCondition.of(k)))
+                        BodyCondition.of(k),
+                        c.herd().conditionGuide(k)))
             .toList(),
         c.losses().values().stream()
             .map(

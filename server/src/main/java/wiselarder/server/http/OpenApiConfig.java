@@ -180,6 +180,7 @@ class OpenApiConfig {
           Map.entry("FieldToWalk", Set.of("expectedCm", "grazedOn", "lastOn", "lastKgPerHa")),
           Map.entry("FeedAhead", Set.of("bareNormal", "bareDry")),
           Map.entry("Answer", Set.of("restDays", "rootsHold")),
+          Map.entry("KindView", Set.of("guide")),
           Map.entry("StemAnswer", Set.of("setToCm")),
           Map.entry("Stem", Set.of("pointCm")),
           Map.entry("HerdMoved", Set.of("fieldId")),
@@ -191,14 +192,7 @@ class OpenApiConfig {
           Map.entry("Round", Set.of("rain")),
           Map.entry(
               "StakeLine",
-              Set.of(
-                  "leftOn",
-                  "leftCm",
-                  "tips",
-                  "cmPerDay",
-                  "restDays",
-                  "enterCm",
-                  "toGoDays")),
+              Set.of("leftOn", "leftCm", "tips", "cmPerDay", "restDays", "enterCm", "toGoDays")),
           Map.entry("ReadingLine", Set.of("growthKgPerHaDay", "usualKgPerHaDay")),
           Map.entry("RecordLine", Set.of("struckBy")),
           Map.entry("Told", Set.of("name", "number", "words")),

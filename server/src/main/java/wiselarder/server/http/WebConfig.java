@@ -95,7 +95,7 @@ class WebConfig implements WebMvcConfigurer {
   private static void headers(HeadersConfigurer<HttpSecurity> h) {
     h.contentSecurityPolicy(p -> p.policyDirectives(Answers.CONTENT_POLICY))
         .referrerPolicy(r -> r.policy(ReferrerPolicy.NO_REFERRER))
-        .permissionsPolicyHeader(p -> p.policy("camera=(), geolocation=(), microphone=()"))
+        .permissionsPolicyHeader(p -> p.policy("camera=(), geolocation=(self), microphone=()"))
         .crossOriginOpenerPolicy(
             p -> p.policy(CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy.SAME_ORIGIN))
         .cacheControl(c -> c.disable());

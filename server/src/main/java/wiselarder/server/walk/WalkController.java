@@ -141,6 +141,20 @@ class WalkController {
         csv.getBytes(StandardCharsets.UTF_8), plan.slug() + "-readings.csv", Transfer.CSV);
   }
 
+  /** What else was seen, as a list for a spreadsheet. */
+  @GetMapping("/seen/file")
+  ResponseEntity<byte[]> seenFile(
+      @PathVariable String id,
+      @RequestParam(required = false) Farm.UnitSystem units,
+      @AuthenticationPrincipal Person person) {
+    StoredPlan plan = plans.get(id, person);
+    Farm farm = plan.content().farm();
+    Farm.UnitSystem in = units == null ? farm.units() : units;
+    String csv = SeenFile.of(farm, views.engine("normal", plan).records(), in).csv();
+    return Transfer.file(
+        csv.getBytes(StandardCharsets.UTF_8), plan.slug() + "-seen.csv", Transfer.CSV);
+  }
+
   private static Table table(
       StoredPlan plan, List<FieldHistory.ReadingLine> lines, Farm.UnitSystem units) {
     CsvUnit unit = CsvUnit.MASS_PER_AREA;

@@ -113,6 +113,50 @@ class WalkApiTest {
         .contains("Home Bottom,2028-04-10,1784,");
   }
 
+  /** Moves, rain, stakes and a shut field come as a list, in the reader's units. */
+  @Test
+  void whatElseWasSeenComesAsAList() {
+    String seen =
+        """
+        {"commandId": "s1", "device": "", "records": [
+         {"on": "2028-04-20", "fact": {"kind": "NOTICED", "what": "RAIN", "amount": 25.4}},
+         {"on": "2028-04-10", "fact": {"kind": "HERD_MOVED", "groupId": "cows",
+          "fieldId": "home-bottom", "note": "=1+1"}},
+         {"on": "2028-04-21", "fact": {"kind": "STAKE_SEEN", "fieldId": "home-bottom",
+          "stake": "gate", "heightCm": 12.7, "left": false, "tips": "BLUNT"}},
+         {"on": "2028-04-22", "fact": {"kind": "FIELD_HELD", "fieldId": "home-bottom",
+          "until": "2028-05-01", "why": "flooded"}}]}""";
+    assertThat(http.post(PLAN + "/records", seen).status()).isEqualTo(200);
+    String[] lines =
+        http.get(PLAN + "/walk/seen/file?units=IMPERIAL").raw().body().strip().split("\r?\n");
+    assertThat(lines[0]).isEqualTo("date,what,field,group,value,unit,detail,note,who");
+    assertThat(lines[1]).startsWith("2028-04-10,moved,Home Bottom,Cows,,,,'=1+1,");
+    assertThat(lines[2]).startsWith("2028-04-20,rain,,,1.0,in,,,");
+    assertThat(lines[3]).startsWith("2028-04-21,stake,Home Bottom,,5.0,in,\"gate, tips blunt\",,");
+    assertThat(lines[4]).startsWith("2028-04-22,shut,Home Bottom,,,,until 2028-05-01,flooded,");
+    assertThat(http.get(PLAN + "/walk/seen/file?units=METRIC").raw().body())
+        .contains("2028-04-20,rain,,,25.4,mm");
+  }
+
+  @Test
+  void whatIsUnknownIsRefusedBeforeItIsKept() {
+    String to =
+        written(
+            "m1",
+            "2028-04-20",
+            "{\"kind\": \"HERD_MOVED\", \"groupId\": \"cows\", \"fieldId\": \"x\"}");
+    assertThat(http.post(PLAN + "/records", to).json().get("field").asString())
+        .isEqualTo("record.fieldId");
+    String stems =
+        written(
+            "m2",
+            "2028-04-20",
+            "{\"kind\": \"STEMS_SEEN\", \"fieldId\": \"saddle\", \"forageId\": \"cereal_rye\","
+                + " \"stems\": [{\"stageId\": \"sprouted\"}]}");
+    assertThat(http.post(PLAN + "/records", stems).json().get("field").asString())
+        .isEqualTo("stem.stageId");
+  }
+
   @Test
   void aDayOutsideOfThePlanIsRefused() {
     assertThat(http.get(PLAN + "/walk?on=2040-01-01").status()).isEqualTo(422);
