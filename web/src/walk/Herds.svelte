@@ -125,7 +125,7 @@
             class="btn plain"
             aria-expanded={chosen === h.groupId}
             aria-label={`${name(h.groupId)}: moved, counted or scored`}
-            onclick={() => choose(h)}>Moved, counted, scored</button
+            onclick={() => choose(h)}>Write down</button
           >
         {/if}
         {#if chosen === h.groupId}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { HeldByHand, Noticed, Seen } from '../api/client';
+  import type { Fact, HeldByHand, Noticed } from '../api/client';
   import DateField from '../form/DateField.svelte';
   import NumberField from '../form/NumberField.svelte';
   import TextField from '../form/TextField.svelte';
@@ -47,16 +47,19 @@
       !(what === 'OTHER' && note.trim() === ''),
   );
 
-  async function keep(fact: Seen['fact']) {
+  async function keep(fact: Fact) {
     if (keeping) return;
     keeping = true;
     const kept = await open.write([{ on, fact }]);
     keeping = false;
     if (!kept) return;
-    what = null;
-    amount = null;
-    note = '';
-    why = '';
+    // what was begun meanwhile stays
+    if (fact.kind !== 'NOTICED') why = '';
+    else {
+      what = null;
+      amount = null;
+      note = '';
+    }
   }
 </script>
 

@@ -29,7 +29,7 @@
     { id: 'ONCE' as const, name: 'Taken once' },
   ];
 
-  let stems = $state<StemsSeen['stems']>([]);
+  let stems = $state.raw<StemsSeen['stems']>([]);
   let purpose = $state<StemsSeen['purpose']>('REGROW');
   let note = $state('');
   /** Height that is looked at, cm. */
