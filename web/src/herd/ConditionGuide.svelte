@@ -26,7 +26,7 @@
   }
 </script>
 
-<div class="steps" role="group" aria-label="Score by what is seen">
+<div class="steps" role="group" aria-label="By eye and hand">
   {#each guide.steps as s (s.score)}
     <button
       aria-pressed={score === s.score}
