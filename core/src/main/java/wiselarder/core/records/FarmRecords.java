@@ -26,6 +26,10 @@ public final class FarmRecords {
 
   private final List<FarmRecord> written;
   private final List<FarmRecord> standing;
+
+  /** What counts, by its kind: every resolution of a plan asks for many of them. */
+  private final Map<Class<?>, List<FarmRecord>> byKind = new HashMap<>();
+
   private final Map<String, List<FeedTest>> tests = new HashMap<>();
   private final Map<String, List<ConditionScore>> scores = new HashMap<>();
 
@@ -33,6 +37,9 @@ public final class FarmRecords {
     this.written = List.copyOf(written);
     Set<String> struck = struck(written);
     this.standing = written.stream().filter(r -> !struck.contains(r.id())).toList();
+    for (FarmRecord r : standing) {
+      byKind.computeIfAbsent(r.fact().getClass(), k -> new ArrayList<>()).add(r);
+    }
     each(
         LotTested.class,
         (r, f) -> tests.computeIfAbsent(f.lotId(), id -> new ArrayList<>()).add(f.test()));
@@ -84,10 +91,8 @@ public final class FarmRecords {
 
   /** Goes over the facts of one kind that count. */
   public <F extends Fact> void each(Class<F> kind, BiConsumer<FarmRecord, F> to) {
-    for (FarmRecord r : standing) {
-      if (kind.isInstance(r.fact())) {
-        to.accept(r, kind.cast(r.fact()));
-      }
+    for (FarmRecord r : byKind.getOrDefault(kind, List.of())) {
+      to.accept(r, kind.cast(r.fact()));
     }
   }
 
