@@ -210,7 +210,7 @@
 <style>
   .stages {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(4.2rem, 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(5rem, 1fr));
     gap: 4px;
   }
   .stage {

@@ -249,6 +249,10 @@
     grid-template-columns: minmax(0, 1fr);
     padding: 0.8rem 12px 1.5rem;
   }
+  /* for thumbs in gloves */
+  .page :global(:is(.input, .select)) {
+    min-height: 44px;
+  }
   header {
     grid-column: 1 / -1;
     max-width: 70rem;
