@@ -9,6 +9,13 @@ import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
 import wiselarder.server.App;
 import wiselarder.server.Http;
+import wiselarder.server.Operations;
+import wiselarder.server.farm.Farms;
+import wiselarder.server.farm.Invitations;
+import wiselarder.server.people.People;
+import wiselarder.server.people.Person;
+import wiselarder.server.people.Role;
+import wiselarder.server.plan.Told;
 
 /** A round over the fields of a demo farm, on the real database. */
 class WalkApiTest {
@@ -155,6 +162,30 @@ class WalkApiTest {
                 + " \"stems\": [{\"stageId\": \"sprouted\"}]}");
     assertThat(http.post(PLAN + "/records", stems).json().get("field").asString())
         .isEqualTo("stem.stageId");
+  }
+
+  /** Whoever is out there may shut a field; to open it, or to strike that out, is who plans. */
+  @Test
+  void aHelperShutsAFieldAndDoesNotOpenIt() {
+    Person ann = App.bean(People.class).add("Ann", "ann@farm.example", Http.PASSWORD);
+    Person hand = App.bean(People.class).add("Hal", "hal@farm.example", Http.PASSWORD);
+    Farms.Made made = App.bean(Farms.class).make(ann, Operations.DEMO, Told.How.BEGAN_EMPTY);
+    Invitations invitations = App.bean(Invitations.class);
+    invitations.accept(invitations.invite(made.farm(), ann, "Hal", Role.HELPER), hand);
+    Http helper = Http.signedIn("hal");
+    String plan = "/api/plans/" + made.plan();
+    String held =
+        "{\"kind\": \"FIELD_HELD\", \"fieldId\": \"home-bottom\", \"until\": null, \"why\": \"flood\"}";
+    String opened = "{\"kind\": \"FIELD_OPENED\", \"fieldId\": \"home-bottom\", \"why\": \"dry\"}";
+    String struck = "{\"kind\": \"STRUCK\", \"record\": \"h1\", \"why\": \"\"}";
+    String on = "2027-12-01";
+    assertThat(helper.post(plan + "/records", written("h1", on, held)).status()).isEqualTo(200);
+    assertThat(helper.post(plan + "/records", written("h2", on, opened)).status()).isEqualTo(403);
+    assertThat(helper.post(plan + "/records", written("h3", on, struck)).status()).isEqualTo(403);
+    assertThat(helper.get(plan + "/walk?on=" + on).json().get("held")).hasSize(1);
+    Http owner = Http.signedIn("ann");
+    assertThat(owner.post(plan + "/records", written("h4", on, opened)).status()).isEqualTo(200);
+    assertThat(helper.get(plan + "/walk?on=" + on).json().get("held")).isEmpty();
   }
 
   @Test
