@@ -24,6 +24,7 @@ const ALLOWED: Record<string, string[]> = {
   morning: ['api', 'units', 'words', 'ruler', 'form', 'people'],
   jobs: ['api', 'units', 'words', 'device', 'plan', 'form'],
   walk: ['api', 'units', 'words', 'ruler', 'device', 'pocket', 'plan', 'records', 'form', 'herd'],
+  instruments: ['api', 'units', 'words', 'plan', 'form'],
   shell: ['api', 'units', 'words', 'device', 'plan', 'form', 'people', 'seasons', 'history'],
   history: ['api', 'units', 'words', 'plan'],
   papers: ['api', 'units', 'words', 'plan', 'people'],

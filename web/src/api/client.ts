@@ -57,6 +57,8 @@ export type Measured = Schemas['MeasuredView'];
 export type MapPreview = Schemas['MapPreview'];
 export type LetGrow = Schemas['LetGrowView'];
 export type Fitting = Schemas['FittingView'];
+export type Instrument = Schemas['InstrumentView'];
+export type Leavings = Schemas['Leavings'];
 export type Readings = Schemas['Readings'];
 export type Walk = Schemas['Round'];
 /** All that a walk is reckoned from, for where there is no signal. */
@@ -201,10 +203,16 @@ export const signedOut = { tell: () => {} };
 export const connection = { lost: () => {}, there: () => {} };
 
 /** What the server answers where it does not refuse. */
-async function ask(method: string, path: string, type?: string, body?: string): Promise<Response> {
+async function ask(
+  method: string,
+  path: string,
+  type?: string,
+  body?: string | Blob,
+  under = '/api',
+): Promise<Response> {
   let answer: Response;
   try {
-    answer = await fetch(`/api${path}`, {
+    answer = await fetch(`${under}${path}`, {
       method,
       headers: {
         ...(method === 'GET' ? {} : { 'X-XSRF-TOKEN': csrfToken() }),
@@ -229,7 +237,12 @@ async function ask(method: string, path: string, type?: string, body?: string): 
   return answer;
 }
 
-async function send<T>(method: string, path: string, type?: string, body?: string): Promise<T> {
+async function send<T>(
+  method: string,
+  path: string,
+  type?: string,
+  body?: string | Blob,
+): Promise<T> {
   const answer = await ask(method, path, type, body);
   return withDays(answer.status === 204 ? {} : await answer.json().catch(() => ({}))) as T;
 }
@@ -242,6 +255,11 @@ const put = <T>(path: string, body: unknown) =>
 const remove = <T>(path: string) => send<T>('DELETE', path);
 const file = <T>(path: string, text: string) => send<T>('POST', path, 'application/json', text);
 const csv = <T>(path: string, text: string) => send<T>('POST', path, 'text/csv', text);
+/** Sends as an instrument does: under its address, with nothing else that says who it is. */
+export async function sendAsInstrument(path: string, text: string): Promise<{ written: number }> {
+  const answer = await ask('POST', path, 'text/csv', text, '');
+  return (await answer.json()) as { written: number };
+}
 const query = (of: Record<string, string>) => new URLSearchParams(of).toString();
 
 /** Where a gap stands in the list of the year, and the plan days of a part of it. */
@@ -425,6 +443,17 @@ export function apiIn(looking: { season: string }) {
     stems: (id: string, on: string, stems: StemsSeen) =>
       post<StemAnswer>(`/plans/${id}/walk/stems`, { on, stems }),
     readings: (id: string) => get<ReadingLine[]>(`/plans/${id}/walk/readings`),
+    /** A picture, kept before the record that names it by the hash of its bytes. */
+    putPhoto: (id: string, photo: string, jpeg: Blob) =>
+      send<void>('PUT', `/plans/${id}/photos/${photo}`, 'image/jpeg', jpeg),
+    instruments: (id: string) => get<Instrument[]>(`/plans/${id}/instruments`),
+    addInstrument: (id: string, kind: Instrument['kind'], name: string, simulated: boolean) =>
+      post<Instrument[]>(`/plans/${id}/instruments`, { kind, name, simulated }),
+    /** What an instrument wrote, as a table. */
+    instrumentFile: (id: string, instrument: number, text: string) =>
+      csv<{ written: number }>(`/plans/${id}/instruments/${instrument}/file`, text),
+    removeInstrument: (id: string, instrument: number) =>
+      remove<Instrument[]>(`/plans/${id}/instruments/${instrument}`),
     pack: (id: string) => get<Pack>(`/plans/${id}/walk/pack`),
     outlook: (id: string) => get<Outlook>(inSeason(`/plans/${id}/outlook`)),
     supplement: (id: string) => get<Supplement[]>(inSeason(`/plans/${id}/supplement`)),

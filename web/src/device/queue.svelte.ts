@@ -1,4 +1,5 @@
 import { Refusal, type Api, type Problem } from '../api/client';
+import { dropPhotos, sendPhotos } from './photos';
 import { store, type Waiting } from './store';
 
 /** The server takes so many at once. */
@@ -79,6 +80,7 @@ export class Queue {
     for (const n of gone) void queue?.store.delete(n);
     await queue?.done;
     this.entries = this.entries.filter((e) => !gone.includes(e.n));
+    for (const e of taken) await dropPhotos(e.records);
   }
 
   private async refuse(n: number, problem: Problem | null) {
@@ -118,8 +120,10 @@ export class Queue {
     for (let next = this.of(who); next.length; next = this.of(who)) {
       const { planId } = next[0];
       const differs = next.findIndex((e) => e.planId !== planId);
-      const some = next.slice(0, differs < 0 ? AT_ONCE : Math.min(differs, AT_ONCE));
+      const all = next.slice(0, differs < 0 ? AT_ONCE : Math.min(differs, AT_ONCE));
       try {
+        const some = await this.withPhotos(api, all);
+        if (!some.length) continue;
         const taken = await api.queued(
           planId,
           some.map(({ commandId, device, records }) => ({ commandId, device, records })),
@@ -130,9 +134,24 @@ export class Queue {
       } catch (e) {
         if (later(e) || !(e instanceof Refusal)) return;
         // the plan is gone, or no longer theirs to write in
-        for (const one of some) await this.refuse(one.n, e.problem);
+        for (const one of all) await this.refuse(one.n, e.problem);
       }
     }
+  }
+
+  /** Those of some whose pictures the server has now; whose it refuses is refused with them. */
+  private async withPhotos(api: Api, some: Waiting[]): Promise<Waiting[]> {
+    const there: Waiting[] = [];
+    for (const one of some) {
+      try {
+        await sendPhotos(api, one.planId, one.records);
+        there.push(one);
+      } catch (e) {
+        if (later(e) || !(e instanceof Refusal)) throw e;
+        await this.refuse(one.n, e.problem);
+      }
+    }
+    return there;
   }
 }
 

@@ -32,6 +32,8 @@ export function asRecords(e: Waiting): FarmRecord[] {
 interface Stored extends DBSchema {
   queue: { key: number; value: Omit<Waiting, 'n'> & { n?: number } };
   kept: { key: string; value: { at: number; value: unknown } };
+  /** Pictures whose records wait, by the hash of their bytes. */
+  photos: { key: string; value: ArrayBuffer };
 }
 
 let opened: Promise<IDBPDatabase<Stored> | null> | null = null;
@@ -41,11 +43,16 @@ export function store(): Promise<IDBPDatabase<Stored> | null> {
   opened ??=
     typeof indexedDB === 'undefined'
       ? Promise.resolve(null)
-      : openDB<Stored>('wise-larder', 1, {
-          upgrade(db) {
-            db.createObjectStore('queue', { keyPath: 'n', autoIncrement: true });
-            db.createObjectStore('kept');
+      : openDB<Stored>('wise-larder', 2, {
+          upgrade(db, from) {
+            if (from < 1) {
+              db.createObjectStore('queue', { keyPath: 'n', autoIncrement: true });
+              db.createObjectStore('kept');
+            }
+            db.createObjectStore('photos');
           },
+          // a newer page must not wait for one that is left open
+          blocking: (_current, _blocked, event) => (event.target as IDBDatabase).close(),
         }).catch(() => null);
   return opened;
 }

@@ -1,5 +1,6 @@
 import { Refusal, type Api, type PlanView, type Seen } from '../api/client';
 import { link } from '../device/link.svelte';
+import { sendPhotos } from '../device/photos';
 import { later, queue } from '../device/queue.svelte';
 
 const LETTERS = 'abcdefghjkmnpqrstuvwxyz23456789';
@@ -51,6 +52,7 @@ export async function write(api: Api, by: Writer, records: Seen[]): Promise<Plan
       await queue.send(api, by.who);
       return await taken(api, by.planId, entry.n);
     }
+    await sendPhotos(api, by.planId, records);
     const view = await api.write(by.planId, command);
     await queue.drop(entry.n);
     return view;

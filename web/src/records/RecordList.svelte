@@ -9,10 +9,14 @@
     on: string;
     text: string;
     who: string;
+    /** As the device calls itself: of instruments it is shown. */
+    device: string;
     struckBy: string | null;
   }
   let { lines, what }: { lines: Line[]; what: string } = $props();
 
+  const by = (l: Line) =>
+    l.id.startsWith('instrument-') ? `${l.device}, of ${l.who || 'somebody'}` : l.who;
   const strike = (record: string) =>
     open.write([{ on: today(), fact: { kind: 'STRUCK', record, why: '' } }]);
 </script>
@@ -23,7 +27,7 @@
       <span>
         <span class:struck={l.struckBy !== null}>{l.text}</span>
         <span class="quiet fine"
-          >{l.who}{#if l.struckBy !== null}{l.who ? '; ' : ''}struck out by {l.struckBy ||
+          >{by(l)}{#if l.struckBy !== null}{l.who ? '; ' : ''}struck out by {l.struckBy ||
               'somebody'}{/if}</span
         >
       </span>

@@ -41,6 +41,7 @@ export const ASIDE: Place[] = [
   { path: '/forages', name: 'Forages' },
   { path: '/prices', name: 'Prices' },
   { path: '/market', name: 'Hay market' },
+  { path: '/instruments', name: 'Instruments' },
   { path: '/changes', name: 'Changes' },
   { path: '/people', name: 'People' },
 ];

@@ -7,6 +7,7 @@
   import { thePlan } from '../plan/context';
   import RecordList from '../records/RecordList.svelte';
   import { Written } from '../records/written.svelte';
+  import { leavingsText } from '../words/feeds';
   import { plural } from '../words/year';
 
   const open = thePlan();
@@ -30,21 +31,43 @@
   let kind = $state<'LOT_FED' | 'LOT_COUNTED'>('LOT_FED');
   let units = $state<number | null>(null);
   let groupId = $state('');
+  /** Of what was set out before, in shares; empty where nobody looked. */
+  let left = $state('');
+  const LEFTS = [
+    { id: '', name: 'nobody looked' },
+    { id: '0', name: 'nothing' },
+    { id: '0.05', name: 'a little, a twentieth' },
+    { id: '0.15', name: 'about a seventh' },
+    { id: '0.25', name: 'a quarter' },
+    { id: '0.35', name: 'a third' },
+    { id: '0.5', name: 'half' },
+    { id: '0.75', name: 'most of it' },
+  ];
+  const leavings = $derived(open.view!.year.lots.find((l) => l.id === lot.id)?.leavings ?? null);
 
   function text(on: string, fact: Fed | Counted): string {
     const fed = fact.kind === 'LOT_FED';
     const to = fed && fact.groupId ? farm.groups.find((g) => g.id === fact.groupId) : undefined;
     const units = `${fact.units} ${plural(lot.unitName, fact.units)}`;
-    return `${shortDate(on)}: ${fed ? 'fed' : 'counted'} ${units}${to ? ` to ${to.name}` : ''}`;
+    const rest =
+      fed && fact.leftShare !== null
+        ? `, ${Math.round(100 * fact.leftShare)}% left of the last`
+        : '';
+    return `${shortDate(on)}: ${fed ? 'fed' : 'counted'} ${units}${to ? ` to ${to.name}` : ''}${rest}`;
   }
   async function write() {
     if (units === null) return;
     const many = { lotId: lot.id, units: Math.round(units), note: '' };
     const fact: Fact =
-      kind === 'LOT_FED' ? { kind, ...many, groupId: groupId || null } : { kind, ...many };
+      kind === 'LOT_FED'
+        ? { kind, ...many, groupId: groupId || null, leftShare: left === '' ? null : Number(left) }
+        : { kind, ...many };
     const said = units;
     // what is typed on while the answer comes stays
-    if ((await open.write([{ on: date, fact }])) && units === said) units = null;
+    if ((await open.write([{ on: date, fact }])) && units === said) {
+      units = null;
+      left = '';
+    }
   }
 </script>
 
@@ -80,6 +103,12 @@
           ]}
           onchange={(v) => (groupId = v)}
         />
+        <Choice
+          label="Left of the last time"
+          value={left}
+          options={LEFTS}
+          onchange={(v) => (left = v)}
+        />
       {/if}
       <button class="btn preset-filled-primary-500" disabled={units === null} onclick={write}
         >Write down</button
@@ -89,6 +118,7 @@
   {#if date > last || date < year.start}<p class="quiet">
       This day lies outside the plan's year.
     </p>{/if}
+  {#if leavings}<p data-testid="leavings">{leavingsText(leavings, lot.unitName)}</p>{/if}
   {#if lines.length}
     <RecordList {lines} what="record" />
   {/if}

@@ -7,6 +7,7 @@
     Walk,
     WalkAnswer,
   } from '../api/client';
+  import { keepPhoto, type Shot } from '../device/photos';
   import Choice from '../form/Choice.svelte';
   import NumberField from '../form/NumberField.svelte';
   import { thePlan } from '../plan/context';
@@ -24,6 +25,7 @@
     standsText,
     useText,
   } from '../words/walk';
+  import PhotoTaker from './PhotoTaker.svelte';
   import { plateLine } from './plate';
   import { answerTo } from './reckon';
   import Ways from './Ways.svelte';
@@ -113,6 +115,7 @@
   let answer = $state.raw<WalkAnswer | null>(null);
   let wrong = $state('');
   let keeping = $state(false);
+  let shots = $state.raw<Shot[]>([]);
 
   const numbers = (text: string) =>
     text
@@ -184,7 +187,14 @@
     if (!reading || keeping) return;
     keeping = true;
     line.keep(perUnitKg, baseKg);
-    const kept = await open.write([{ on, fact: reading }]);
+    await Promise.all(shots.map(keepPhoto));
+    const kept = await open.write([
+      { on, fact: reading },
+      ...shots.map(({ id }) => ({
+        on,
+        fact: { kind: 'PHOTO_TAKEN' as const, photoId: id, fieldId: field.fieldId, note },
+      })),
+    ]);
     keeping = false;
     if (kept) onkept();
   }
@@ -374,6 +384,7 @@
   <label class="field"
     ><span>Note</span><input class="input tall" maxlength="400" bind:value={note} /></label
   >
+  <PhotoTaker bind:shots />
   <p class="quiet fine">
     What a sign says is no permission: holds, label, adviser and veterinarian stand above it. A
     height is turned into mass by the stand’s own table, known to a third; clip a frame now and

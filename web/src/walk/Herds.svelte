@@ -4,7 +4,7 @@
   import NumberField from '../form/NumberField.svelte';
   import ConditionGuide from '../herd/ConditionGuide.svelte';
   import { thePlan } from '../plan/context';
-  import { againstText, placeText, WHYS } from '../words/seen';
+  import { againstText, birthsText, placeText, WHYS } from '../words/seen';
   import { expectedText } from '../words/walk';
 
   const open = thePlan();
@@ -24,7 +24,9 @@
   const OFF = 'off';
 
   let chosen = $state('');
-  let what = $state<'move' | 'count' | 'score'>('move');
+  let what = $state<'move' | 'count' | 'score' | 'born'>('move');
+  let dams = $state<number | null>(1);
+  let young = $state<number | null>(1);
   let score = $state<number | null>(null);
   let to = $state('');
   let leftCm = $state<number | null>(null);
@@ -39,6 +41,7 @@
   });
   const from = $derived(walk.fields.find((f) => f.fieldId === place?.fieldId));
   const field = $derived(walk.fields.find((f) => f.fieldId === to));
+  const births = $derived(walk.births.find((b) => b.groupId === chosen));
   const held = (id: string): HeldByHand | undefined => walk.held.find((h) => h.fieldId === id);
   const against = $derived(field ? againstText(field, held(field.fieldId), open.system) : '');
   const options = $derived([
@@ -60,6 +63,8 @@
     head = Math.round(h.head);
     score = null;
     why = 'COUNTED';
+    dams = 1;
+    young = 1;
   }
   async function keep() {
     if (!place || keeping) return;
@@ -69,6 +74,17 @@
       seen.push({
         on,
         fact: { kind: 'CONDITION_SEEN', groupId: place.groupId, score: score!, weightKg: null },
+      });
+    } else if (what === 'born') {
+      seen.push({
+        on,
+        fact: {
+          kind: 'BIRTHS_SEEN',
+          groupId: place.groupId,
+          dams: dams!,
+          young: young!,
+          note: '',
+        },
       });
     } else if (what === 'count') {
       seen.push({
@@ -118,8 +134,12 @@
   <summary><h2>Where everybody is</h2></summary>
   <ul>
     {#each walk.herds as h (h.groupId)}
+      {@const born = walk.births.find((b) => b.groupId === h.groupId)}
       <li>
-        <p><strong>{name(h.groupId)}</strong> <span>{placeText(h, name)}</span></p>
+        <p>
+          <strong>{name(h.groupId)}</strong> <span>{placeText(h, name)}</span>
+          {#if born}<br /><span class="quiet" data-testid="births">{birthsText(born)}</span>{/if}
+        </p>
         {#if open.mayWrite}
           <button
             class="btn plain"
@@ -135,6 +155,9 @@
               <button aria-pressed={what === 'count'} onclick={() => (what = 'count')}
                 >Counted</button
               >
+              {#if births}
+                <button aria-pressed={what === 'born'} onclick={() => (what = 'born')}>Born</button>
+              {/if}
               {#if kind?.guide}
                 <button aria-pressed={what === 'score'} onclick={() => (what = 'score')}
                   >Condition</button
@@ -164,6 +187,16 @@
               </p>
             {:else if what === 'score' && kind?.guide}
               <ConditionGuide guide={kind.guide} {score} onchoose={(s) => (score = s)} />
+            {:else if what === 'born'}
+              <div class="two">
+                <NumberField name="births.dams" value={dams} onchange={(v) => (dams = v)} />
+                <NumberField name="births.young" value={young} onchange={(v) => (young = v)} />
+              </div>
+              <p class="quiet fine">
+                On this day. From the first to the last that is written down the plan takes these
+                for all there were, and the rest as still to come: write every birth, or none. A dam
+                that loses her young counts, with none that live.
+              </p>
             {:else}
               <NumberField name="counted.head" value={head} onchange={(v) => (head = v)} />
               <Choice
@@ -179,7 +212,13 @@
             <button
               class="btn preset-filled-primary-500 tall"
               disabled={keeping ||
-                (what === 'move' ? to === '' : what === 'count' ? head === null : score === null)}
+                (what === 'move'
+                  ? to === ''
+                  : what === 'count'
+                    ? head === null
+                    : what === 'born'
+                      ? dams === null || young === null
+                      : score === null)}
               onclick={keep}>Keep</button
             >
           </div>
@@ -244,6 +283,11 @@
   .tabs [aria-pressed='true'] {
     background: var(--frost);
     border-bottom-color: var(--cobalt);
+  }
+  .two {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 0.6rem;
   }
   .against {
     color: var(--bare-dark);

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { ReadingLine } from '../api/client';
   import { thePlan } from '../plan/context';
+  import Photos from './Photos.svelte';
   import RecordList from '../records/RecordList.svelte';
   import { Written } from '../records/written.svelte';
   import { shortDate } from '../units/dates';
@@ -19,6 +20,8 @@
   const KINDS = [
     'HERD_MOVED',
     'HEAD_COUNTED',
+    'BIRTHS_SEEN',
+    'PHOTO_TAKEN',
     'CONDITION_SEEN',
     'STEMS_SEEN',
     'STAKE_SEEN',
@@ -101,6 +104,7 @@
 {#if others.length}
   <section aria-labelledby="others-title" data-testid="seen-so-far">
     <h2 id="others-title">Seen besides</h2>
+    <Photos {written} {name} />
     <RecordList lines={others} what="record" />
     <p class="quiet fine">
       <a href={`/api/plans/${open.view!.id}/walk/seen/file?units=${open.system}`}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Fact, HeldByHand, Noticed } from '../api/client';
+  import { keepPhoto, type Shot } from '../device/photos';
   import DateField from '../form/DateField.svelte';
   import NumberField from '../form/NumberField.svelte';
   import TextField from '../form/TextField.svelte';
@@ -7,6 +8,7 @@
   import type { StatedName } from '../words/members';
   import { heldText, NOTICED, SOILS } from '../words/seen';
   import type { Feature } from '../words/weeds';
+  import PhotoTaker from './PhotoTaker.svelte';
   import Ways from './Ways.svelte';
   import WeedKey from './WeedKey.svelte';
 
@@ -39,27 +41,39 @@
   let why = $state('');
   let until = $state<string | null>(null);
   let keeping = $state(false);
+  let shots = $state.raw<Shot[]>([]);
 
   const measured = $derived(what === null ? undefined : MEASURED[what]);
   const ready = $derived(
-    what !== null &&
+    (what !== null || shots.length > 0) &&
       !((measured || what === 'SOIL') && amount === null) &&
       !(what === 'OTHER' && note.trim() === ''),
   );
 
-  async function keep(fact: Fact) {
-    if (keeping) return;
+  async function keep(...facts: Fact[]): Promise<boolean> {
+    if (keeping) return false;
     keeping = true;
-    const kept = await open.write([{ on, fact }]);
+    const kept = await open.write(facts.map((fact) => ({ on, fact })));
     keeping = false;
+    return kept;
+  }
+  async function keepHold(fact: Fact) {
+    if (await keep(fact)) why = '';
+  }
+  /** What was noticed and its photos; the note goes with both. */
+  async function keepSeen() {
+    const taken = shots;
+    await Promise.all(taken.map(keepPhoto));
+    const kept = await keep(
+      ...(what === null ? [] : [{ kind: 'NOTICED' as const, what, fieldId, amount, note }]),
+      ...taken.map((s) => ({ kind: 'PHOTO_TAKEN' as const, photoId: s.id, fieldId, note })),
+    );
     if (!kept) return;
-    // what was begun meanwhile stays
-    if (fact.kind !== 'NOTICED') why = '';
-    else {
-      what = null;
-      amount = null;
-      note = '';
-    }
+    what = null;
+    amount = null;
+    note = '';
+    // what was taken meanwhile stays
+    shots = shots.filter((s) => !taken.includes(s));
   }
 </script>
 
@@ -77,6 +91,12 @@
   {#if what}
     {#if measured}
       <NumberField name={measured} optional value={amount} onchange={(v) => (amount = v)} />
+      {#if what === 'RAIN'}
+        <p class="quiet fine">
+          All of it since the gauge was last written down, at most a week ago; else of the day
+          before. The plan’s soils had this rain, not the usual one. 0 for a dry gauge.
+        </p>
+      {/if}
     {:else if what === 'SOIL'}
       <Ways
         wrap
@@ -90,11 +110,14 @@
       </p>
     {/if}
     {#if what === 'WEEDS'}<WeedKey features={weeds} onfound={(text) => (note = text)} />{/if}
+  {/if}
+  <PhotoTaker bind:shots />
+  {#if what || shots.length}
     <TextField name="record.note" value={note} oninput={(v) => (note = v)} />
     <button
       class="btn preset-filled-primary-500 tall"
       disabled={!ready || keeping}
-      onclick={() => keep({ kind: 'NOTICED', what: what!, fieldId, amount, note })}>Keep</button
+      onclick={keepSeen}>Keep</button
     >
   {/if}
   {#if fieldId !== null}
@@ -110,7 +133,7 @@
           <button
             class="btn plain tall"
             disabled={why.trim() === '' || keeping}
-            onclick={() => keep({ kind: 'FIELD_HELD', fieldId, until, why })}
+            onclick={() => keepHold({ kind: 'FIELD_HELD', fieldId, until, why })}
             >Shut it to everybody</button
           >
           <p class="quiet fine">
@@ -120,7 +143,7 @@
           <button
             class="btn plain tall"
             disabled={why.trim() === '' || keeping}
-            onclick={() => keep({ kind: 'FIELD_OPENED', fieldId, why })}>Open it again</button
+            onclick={() => keepHold({ kind: 'FIELD_OPENED', fieldId, why })}>Open it again</button
           >
         {:else}
           <p class="quiet fine">Who plans opens it again.</p>

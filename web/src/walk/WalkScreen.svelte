@@ -231,7 +231,13 @@
         {#if fields.length}<p class="quiet fine">What is seen on one field is kept with it.</p>{/if}
       </section>
     {/if}
-    {#if !(narrow.current && at >= 0)}<Readings {readings} />{/if}
+    {#if !(narrow.current && at >= 0)}
+      <Readings {readings} />
+      <p class="quiet instruments">
+        Plate meters and weather stations write by themselves:
+        <a href={`#/plan/${open.view!.id}/instruments`}>Instruments</a>
+      </p>
+    {/if}
   {:else}
     <p role="status">Looking what stands.</p>
   {/if}
@@ -252,6 +258,13 @@
   /* for thumbs in gloves */
   .page :global(:is(.input, .select)) {
     min-height: 44px;
+  }
+  .instruments {
+    grid-column: 1 / -1;
+  }
+  .instruments a {
+    color: var(--cobalt);
+    text-decoration: underline;
   }
   header {
     grid-column: 1 / -1;

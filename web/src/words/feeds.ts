@@ -1,7 +1,9 @@
 /** A step of the order of feeds in few words. */
-import type { FeedStep, PlanView } from '../api/client';
+import type { FeedStep, Leavings, PlanView } from '../api/client';
+import { longDate } from '../units/dates';
 import { amount, type System } from '../units/units';
 import { wholeBlocks } from './blocks';
+import { plural } from './year';
 
 const BOUND = { AT_LEAST: 'at least', EXACTLY: '', AT_MOST: 'at most' } as const;
 
@@ -35,4 +37,19 @@ function portionText({ portion }: FeedStep, system: System): string {
       ? `${amount(portion.kgPerHeadDay, 'perDay', system)}`
       : `${Math.round(100 * (portion.share ?? 0))}%`;
   return `, ${BOUND[portion.bound]} ${much}`.replace(',  ', ', ');
+}
+
+/** "A third of 9 round bales lay there on 4 March: wasteful or poor hay. …" */
+export function leavingsText(l: Leavings, unitName: string): string {
+  const many = (n: number) => `${n} ${plural(unitName, n)}`;
+  const said = `${Math.round(100 * l.leftShare)}% of ${many(l.units)} lay there on ${longDate(l.on)}: ${l.meaning}.`;
+  const next =
+    l.nextUnits > l.units
+      ? `${many(l.nextUnits)} next time, or sooner.`
+      : l.nextUnits < l.units
+        ? `${many(l.nextUnits)} next time for as many days, or as many and later.`
+        : l.leftShare > 0.2
+          ? 'As many next time, and later.'
+          : 'As many next time.';
+  return `${said} ${next}${l.watchCondition ? ' Look at their condition.' : ''}`;
 }

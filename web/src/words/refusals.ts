@@ -97,6 +97,14 @@ const SENTENCES: { [C in RefusalCode]: (v: RefusalValues[C], at: At) => string }
   step_of_another_group: (v) =>
     `A step of the order of feeds belongs to another group, ${v.groupId}.`,
 
+  not_a_photo: (v) =>
+    `This is no photo that can be kept: a JPEG of up to ${v.mostPixels} pixels a side, with nothing in it but the picture, is accepted.`,
+  too_many_photos: (v) =>
+    `A farm keeps up to ${v.most.toLocaleString('en-US')} photos: strike some out first.`,
+  too_many_instruments: (v) => `A plan has up to ${v.most} instruments: remove one first.`,
+  no_plate_line: (v) =>
+    `No plate on this sward now${v.why ? `: ${v.why}` : ', as no line turns its readings into mass'}.`,
+
   no_curve: () =>
     'The tables hold no growth for this stand in this climate. Type the twelve monthly rates.',
   twelve_months: (v) => `Twelve monthly rates are needed, January first; ${v.given} are there.`,

@@ -77,9 +77,9 @@ describe('what is said of fields and groups', () => {
     );
   });
   it('holds rain against the usual', () => {
-    const rain = { from: '2028-04-01', readings: 2, mm: 25.4, usualMm: 50.8 };
+    const rain = { from: '2028-04-01', readings: 2, days: 9, mm: 25.4, usualMm: 50.8 };
     expect(rainText(rain, 'IMPERIAL')).toBe(
-      '1.0 in in the gauge since 1 April by 2 readings; 2.0 in usually fall in those days. A day that nobody wrote down counts as dry.',
+      '1.0 in in the gauge by 2 readings since 1 April, of 9 days; 2.0 in usually fall on these. The plan’s soils had this rain.',
     );
   });
 });

@@ -98,7 +98,14 @@ function verdict(s: StakeLine, cm: (v: number) => string): string {
 /** Rain in the gauge beside what usually falls. */
 export function rainText(rain: NonNullable<Walk['rain']>, system: System): string {
   const n = `${rain.readings} ${plural('reading', rain.readings)}`;
-  return `${amount(rain.mm, 'water', system)} in the gauge since ${longDate(rain.from)} by ${n}; ${amount(rain.usualMm, 'water', system)} usually fall in those days. A day that nobody wrote down counts as dry.`;
+  return `${amount(rain.mm, 'water', system)} in the gauge by ${n} since ${longDate(rain.from)}, of ${days(rain.days)}; ${amount(rain.usualMm, 'water', system)} usually fall on these. The plan’s soils had this rain.`;
+}
+
+/** "12 of 80 gave birth, 31 by the plan; 13 young live. The last on 4 March." */
+export function birthsText(b: Walk['births'][number]): string {
+  const plan = `${Math.round(b.plannedBorn)} by the plan`;
+  if (b.lastOn === null) return `No birth of ${b.dams} written down; ${plan}.`;
+  return `${b.born} of ${b.dams} gave birth, ${plan}; ${b.young} young live. The last on ${longDate(b.lastOn)}.`;
 }
 
 /** "Shut since 3 April: flooded" */
@@ -112,6 +119,7 @@ function noticedText(n: Noticed, system: System): string {
   const name = NOTICED.find((w) => w.id === n.what)!.name.toLowerCase();
   const { amount: of } = n;
   if (of === null) return name;
+  if (n.what === 'RAIN' && of === 0) return 'no rain in the gauge';
   if (n.what === 'RAIN') return `${amount(of, 'water', system)} of rain`;
   if (n.what === 'FROST') return `lowest of the night ${amount(of, 'temperature', system)}`;
   if (n.what === 'SNOW') return `${amount(of, 'depth', system)} of snow`;
@@ -125,6 +133,10 @@ export function seenText(fact: Fact, name: (id: string) => string, system: Syste
       return `${name(fact.groupId)} to ${fact.fieldId === null ? 'no field, fed' : name(fact.fieldId)}`;
     case 'HEAD_COUNTED':
       return `${name(fact.groupId)}: ${fact.head} head${fact.why === 'COUNTED' ? '' : `, ${WHY[fact.why]}`}`;
+    case 'BIRTHS_SEEN':
+      return `${name(fact.groupId)}: ${fact.dams} gave birth, ${fact.young} young live`;
+    case 'PHOTO_TAKEN':
+      return fact.fieldId ? `photo of ${name(fact.fieldId)}` : 'photo';
     case 'CONDITION_SEEN':
       return `${name(fact.groupId)} scored ${fact.score}`;
     case 'STAKE_SEEN': {

@@ -12,6 +12,8 @@ const WHAT: Record<Fact['kind'], string> = {
   HEAD_COUNTED: 'head',
   STAKE_SEEN: 'stake',
   NOTICED: 'something seen',
+  BIRTHS_SEEN: 'births',
+  PHOTO_TAKEN: 'photo',
   LOT_FED: 'feed given',
   LOT_COUNTED: 'count',
   LOT_TESTED: 'test',

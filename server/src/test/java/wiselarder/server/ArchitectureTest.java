@@ -48,7 +48,10 @@ class ArchitectureTest {
               "morning",
               Set.of("work", "people", "plan", "records", "jobs", "json", "http", "file", "lists")),
           Map.entry("live", Set.of("people", "plan")),
-          Map.entry("walk", Set.of("people", "plan", "year", "http", "file", "lists")),
+          Map.entry("walk", Set.of("people", "plan", "records", "year", "http", "file", "lists")),
+          Map.entry(
+              "instruments",
+              Set.of("problem", "people", "plan", "records", "year", "http", "lists")),
           Map.entry("herd", Set.of("people", "plan", "year")),
           Map.entry("store", Set.of("problem", "people", "plan", "year")),
           Map.entry("land", Set.of("problem", "file", "http", "lists", "people", "plan", "year")),

@@ -146,6 +146,9 @@ public final class Operations {
     CALLS.put("GET /api/plans/{id}/thousand/year", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/thousand/gauge", bare(Needs.READER));
     CALLS.put("GET /calendar/{secret}.ics", bare(Needs.NOBODY));
+    CALLS.put(
+        "POST /instruments/{secret}",
+        new Call(Needs.NOBODY, "text/csv", "field,time,clicks\nSaddle,2027-12-01,14\n"));
     CALLS.put("GET /api/plans/{id}/jobs", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/jobs/waiting", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/jobs/moved", bare(Needs.READER));
@@ -221,6 +224,18 @@ public final class Operations {
              "sampledOn": "2027-09-10"}"""));
     CALLS.put(
         "POST /api/plans/{id}/samples/{sample}/take", json(Needs.HELPER, "{\"device\": \"\"}"));
+    CALLS.put("GET /api/plans/{id}/instruments", bare(Needs.READER));
+    CALLS.put(
+        "POST /api/plans/{id}/instruments",
+        json(Needs.PLANNER, "{\"kind\": \"PLATE\", \"name\": \"Plate\", \"simulated\": true}"));
+    CALLS.put("DELETE /api/plans/{id}/instruments/{instrument}", bare(Needs.PLANNER));
+    CALLS.put(
+        "POST /api/plans/{id}/instruments/{instrument}/file",
+        new Call(Needs.HELPER, "text/csv", "field,time,clicks\nSaddle,2027-12-01,14\n"));
+    CALLS.put("GET /api/plans/{id}/photos/{photo}", bare(Needs.READER));
+    CALLS.put(
+        "PUT /api/plans/{id}/photos/{photo}",
+        new Call(Needs.HELPER, "image/jpeg", "no picture at all"));
     CALLS.put("GET /api/plans/{id}/walk", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/walk/pack", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/walk/readings", bare(Needs.READER));

@@ -121,7 +121,7 @@ final class Stores {
     if (s.openKg <= EPSILON_KG) {
       open(l, day);
     }
-    double loss = p.feeding.shareWhenUnitLasts(s.kgPerUnit / needKg);
+    double loss = loss(p, s, day, needKg);
     double want = Math.min(wantKg, roomKg(l, needKg));
     double offered = Math.min(s.openKg, want / (1 - loss));
     double eaten = offered * (1 - loss);
@@ -139,6 +139,12 @@ final class Stores {
     out.eaten[(shelf.ordinal() * plan.groups.length + g) * plan.days + day] += eaten;
     totals.eatenKg += eaten;
     return eaten;
+  }
+
+  /** Share of what is set out that is not eaten: as it was seen, else by the way of feeding. */
+  private static double loss(LotPlan p, LotState s, int day, double needKg) {
+    double seen = p.records == null ? Double.NaN : p.records.left[day];
+    return Double.isNaN(seen) ? p.feeding.shareWhenUnitLasts(s.kgPerUnit / needKg) : seen;
   }
 
   private static double tdnLost(LotPlan p, LotState s, int day) {

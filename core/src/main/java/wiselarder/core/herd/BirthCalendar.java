@@ -47,6 +47,11 @@ final class BirthCalendar {
     }
   }
 
+  /** First days of the births of each season, some before and after the plan. */
+  List<Integer> starts() {
+    return starts;
+  }
+
   /** Start of the last births begun on or before a day, or minus never. */
   int lastBirth(int x) {
     int found = -NEVER;

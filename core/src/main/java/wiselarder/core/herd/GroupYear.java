@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import wiselarder.core.calendar.PlanYear;
 
 /**
@@ -34,11 +35,16 @@ public final class GroupYear {
   private final double[] youngCalciumKg;
   private final double[] youngPhosphorusKg;
   private final double[][] figures;
+  private List<Integer> seasons = List.of();
+  private List<BirthCourse> courses = List.of();
   private final List<int[]> births = new ArrayList<>();
   private final List<Integer> weanings = new ArrayList<>();
+  private final Map<Integer, Born> born;
 
-  private GroupYear(AnimalGroup group, double[] head, PlanYear year, HerdTables tables) {
+  private GroupYear(
+      AnimalGroup group, double[] head, PlanYear year, HerdTables tables, Map<Integer, Born> born) {
     this.group = group;
+    this.born = born;
     this.upkeepMjPerMetabolicKg = tables.upkeepMjPerMetabolicKg(group.kind());
     this.days = year.days();
     this.from = year.clippedStart(group.fromInclusive());
@@ -55,24 +61,29 @@ public final class GroupYear {
     figures = new double[days][];
   }
 
+  /** Births of a day: dams that gave birth, and their young that live. */
+  public record Born(int dams, int young) {}
+
+  /** What was counted of a group: head by day, and births by day. */
+  public record Counts(Map<Integer, Integer> head, Map<Integer, Born> born) {
+    public static final Counts NONE = new Counts(Map.of(), Map.of());
+  }
+
   /** Resolves a group that no other has to do with. */
   public static GroupYear of(AnimalGroup group, PlanYear year, HerdTables tables) {
-    return of(group, List.of(group), year, tables, Map.of());
+    return of(group, List.of(group), year, tables, Counts.NONE);
   }
 
   /**
    * Resolves a group.
    *
    * @param all every group of the farm: animals move between them
-   * @param counted head by day, as somebody counted
+   * @param counts as somebody counted
    */
   public static GroupYear of(
-      AnimalGroup group,
-      List<AnimalGroup> all,
-      PlanYear year,
-      HerdTables tables,
-      Map<Integer, Integer> counted) {
-    GroupYear result = new GroupYear(group, Heads.of(group, all, year, counted), year, tables);
+      AnimalGroup group, List<AnimalGroup> all, PlanYear year, HerdTables tables, Counts counts) {
+    double[] head = Heads.of(group, all, year, counts.head);
+    GroupYear result = new GroupYear(group, head, year, tables, counts.born);
     boolean dam = tables.isDam(group.kind());
     if (dam && group.birthStart() != null) {
       result.fillDams(year, tables);
@@ -318,38 +329,113 @@ public final class GroupYear {
   private void fillDams(PlanYear year, HerdTables tables) {
     BirthCalendar calendar = new BirthCalendar(group, year, tables);
     calendar.note(births, weanings);
-    Cohorts at = new Cohorts(calendar);
-    Young young = Young.of(group, tables);
     int spread = group.birthSpreadDays();
+    seasons = calendar.starts();
+    courses = BirthCourse.of(group, seasons, head, born);
+    int first = courses.stream().mapToInt(c -> c.firstDay).reduce(0, Math::min);
+    int end = courses.stream().mapToInt(BirthCourse::endDay).reduce(spread, Math::max);
+    Cohorts at = new Cohorts(calendar, first, end);
+    Young young = Young.of(group, tables);
     for (int d = from; d < to; d++) {
       weightKg[d] = group.weightKg();
       figures[d] = new double[Figures.COUNT];
-      for (int k = 0; k < spread; ) {
-        double[] one = at.figures(d, k);
-        int run = 1;
-        while (k + run < spread && at.figures(d, k + run) == one) {
-          run++;
+      BirthCourse course = course(d);
+      if (course == null) {
+        evenly(d, at, spread);
+      } else {
+        for (int k = course.firstDay; k < course.endDay(); k++) {
+          Figures.add(figures[d], at.figures(d, k), course.share(k));
         }
-        Figures.add(figures[d], one, (double) run / spread);
-        k += run;
       }
-      for (int k = 0; k < spread; k++) {
+      for (int k = first; k < end; k++) {
         if (d < at.leave(d, k)) {
-          young(d, k, at, young, spread);
+          young(d, k, at, young);
         }
       }
     }
   }
 
+  private void evenly(int d, Cohorts at, int spread) {
+    for (int k = 0; k < spread; ) {
+      double[] one = at.figures(d, k);
+      int run = 1;
+      while (k + run < spread && at.figures(d, k + run) == one) {
+        run++;
+      }
+      Figures.add(figures[d], one, (double) run / spread);
+      k += run;
+    }
+  }
+
+  /** The births that were written down of the season nearest to a day, or null. */
+  private BirthCourse course(int day) {
+    for (BirthCourse c : courses) {
+      if (c.holds(day)) {
+        return c;
+      }
+    }
+    return null;
+  }
+
+  /**
+   * How the births of a season go.
+   *
+   * @param born dams that gave birth up to a day as it was written down; {@code young} of them live
+   * @param plannedShare of all dams that gave birth by then as it was stated
+   * @param lastDay day number of the last that was written down up to then, -1 for none
+   */
+  public record Births(int born, int young, double plannedShare, int lastDay) {}
+
+  /** Births of the season about a day; empty where it is not the season. */
+  public Optional<Births> birthsAbout(int day) {
+    int spread = group.birthSpreadDays();
+    for (int start : seasons) {
+      boolean now =
+          day >= start - BirthCourse.EARLY_DAYS && day < start + spread + SEASON_OVER_DAYS;
+      if (now && (day >= start - SEASON_NEAR_DAYS || BirthCourse.any(born, start, day))) {
+        int dams = 0;
+        int young = 0;
+        int last = -1;
+        for (int d = start - BirthCourse.EARLY_DAYS; d <= day; d++) {
+          Born here = born.get(d);
+          if (here != null) {
+            dams += here.dams();
+            young += here.young();
+            last = d;
+          }
+        }
+        double planned = Math.max(0, Math.min(1, (day + 1.0 - start) / spread));
+        return Optional.of(new Births(dams, young, planned, last));
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** So long before the first births, and after the last, they are asked for. */
+  private static final int SEASON_NEAR_DAYS = 14;
+
+  private static final int SEASON_OVER_DAYS = 30;
+
+  /** Young that a cohort of a season brings of so many dams. */
+  private double born(double dams, int birthStart, int k) {
+    for (BirthCourse c : courses) {
+      if (c.start == birthStart) {
+        return dams * c.young(k);
+      }
+    }
+    int spread = group.birthSpreadDays();
+    return k < 0 || k >= spread ? 0 : dams * group.youngPerDam() / spread;
+  }
+
   /** Adds one cohort's young: as many as dams had when they were weaned, or have now. */
-  private void young(int d, int k, Cohorts at, Young young, int spread) {
+  private void young(int d, int k, Cohorts at, Young young) {
     int age = d - at.birth(d, k) - k;
     if (age < 0) {
       return;
     }
     boolean weaned = d >= at.weaning(d, k);
     int counted = Math.max(0, Math.min(d, weaned ? at.weaning(d, k) : d));
-    double many = head[counted] * group.youngPerDam() / spread;
+    double many = born(head[counted], at.birth(d, k), k);
     youngHead[d] += many;
     AnimalClass is = young.is(age, weaned);
     if (is != null) {
@@ -364,17 +450,25 @@ public final class GroupYear {
 
   /** Where each day of the first cohort stands: its figures nursing and weaned, and its dates. */
   private final class Cohorts {
-    private final int offset = group.birthSpreadDays();
-    private final double[][] nursing = new double[days + offset][];
-    private final double[][] weaned = new double[days + offset][];
-    private final int[] birth = new int[days + offset];
-    private final int[] weaning = new int[days + offset];
-    private final int[] leave = new int[days + offset];
+    private final int offset;
+    private final double[][] nursing;
+    private final double[][] weaned;
+    private final int[] birth;
+    private final int[] weaning;
+    private final int[] leave;
     private final Map<String, double[]> known = new HashMap<>();
 
-    Cohorts(BirthCalendar calendar) {
+    /** Of cohorts from one to before another, which may begin before the stated first day. */
+    Cohorts(BirthCalendar calendar, int first, int end) {
+      offset = end;
+      int many = days + offset - first;
+      nursing = new double[many][];
+      weaned = new double[many][];
+      birth = new int[many];
+      weaning = new int[many];
+      leave = new int[many];
       double twinShare = Math.max(0, Math.min(1, group.youngPerDam() - 1));
-      for (int x = -offset; x < days; x++) {
+      for (int x = -offset; x < days - first; x++) {
         int at = x + offset;
         birth[at] = calendar.lastBirth(x);
         boolean none = birth[at] == -NEVER;

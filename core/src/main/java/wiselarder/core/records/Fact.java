@@ -18,6 +18,8 @@ public sealed interface Fact
         HeadCounted,
         StakeSeen,
         Noticed,
+        BirthsSeen,
+        PhotoTaken,
         WeatherMeasured,
         Struck,
         JobMarked,

@@ -9,7 +9,8 @@ import wiselarder.core.quantity.Stated;
  * Something else that was seen on the farm or on one of its fields.
  *
  * @param fieldId null where it is the whole farm's
- * @param amount of what is measured: rain of the day before, mm; lowest of the night, deg C; snow
+ * @param amount of what is measured: rain in the gauge since it was last emptied and written down,
+ *     or of the day before where that was over a week ago, mm; lowest of the night, deg C; snow
  *     lying, cm; water in the soil, share of what plants can use; null for what is not
  */
 public record Noticed(What what, String fieldId, Double amount, String note) implements Fact {

@@ -2,6 +2,7 @@ package wiselarder.core.resolved;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
@@ -63,6 +64,8 @@ final class LotResolver {
       index.put(resolved.get(l).lot.id(), l);
     }
     plan.records.each(LotFed.class, (r, f) -> fed(records(index, f, r), year.day(r.on()), f));
+    // once it is known when all of them were
+    plan.records.each(LotFed.class, (r, f) -> left(records(index, f, r), year.day(r.on()), f));
     plan.records.each(
         LotCounted.class, (r, f) -> counted(records(index, f, r), year.day(r.on()), f));
     return resolved.toArray(LotPlan[]::new);
@@ -165,6 +168,20 @@ final class LotResolver {
       records.fed[day] += fed.units();
       records.firstFed = Math.min(records.firstFed, day);
       records.lastFed = Math.max(records.lastFed, day);
+    }
+  }
+
+  /** What was left is of the feeding before: of its day and all days to this one. */
+  private static void left(LotRecords records, int day, LotFed fed) {
+    if (records == null || fed.leftShare() == null) {
+      return;
+    }
+    int before = day - 1;
+    while (before >= 0 && records.fed[before] == 0) {
+      before--;
+    }
+    if (before >= 0) {
+      Arrays.fill(records.left, before, day, fed.leftShare());
     }
   }
 

@@ -32,7 +32,6 @@ import wiselarder.core.plan.Portion;
 import wiselarder.core.plan.Purchase;
 import wiselarder.core.plan.Sowing;
 import wiselarder.core.records.FarmRecords;
-import wiselarder.core.records.HeadCounted;
 import wiselarder.core.store.LossMethod;
 import wiselarder.core.store.Lot;
 import wiselarder.core.weather.Climate;
@@ -70,6 +69,9 @@ public final class ResolvedPlan {
 
   /** Water in soils as hands felt it. */
   public final SeenSoils soils;
+
+  /** Rain as it was measured on the farm: the weather of those days, in any season. */
+  public final Gauge gauge;
 
   /** Where groups were brought. */
   public final Moves moves;
@@ -421,13 +423,19 @@ public final class ResolvedPlan {
   public static final class LotRecords {
     public final int[] fed;
     public final int[] counted;
+
+    /** By day: the share of what lies out that stock leave, as it was seen, or NaN. */
+    public final double[] left;
+
     public int firstFed = Integer.MAX_VALUE;
     public int lastFed = -1;
 
     public LotRecords(int days) {
       fed = new int[days];
       counted = new int[days];
+      left = new double[days];
       java.util.Arrays.fill(counted, -1);
+      java.util.Arrays.fill(left, Double.NaN);
     }
   }
 
@@ -457,11 +465,12 @@ public final class ResolvedPlan {
     this.climate = catalogue.climate(stated.farm().climateId());
     catalogue.checkPrices(stated.farm());
     boolean onGround = like != null && like.year.equals(year) && like.climate.equals(climate);
-    this.weather = onGround ? like.normal : NormalYear.of(climate, year);
-    this.normal = weather;
+    this.normal = onGround ? like.normal : NormalYear.of(climate, year);
+    this.gauge = Gauge.of(records, year);
+    this.weather = onGround && like.gauge.equals(gauge) ? like.weather : gauge.over(normal);
     this.cautions = Lifted.from(cautions(always, inWeather, weather, normal), records, year);
     Forage[] grown = kinds(stated, catalogue);
-    ResolvedPlan here = onGround && like.weather == normal ? like : null;
+    ResolvedPlan here = onGround && like.weather == weather ? like : null;
     // kinds that a sowing adds come after those that were there, which keep their places
     int same = here == null ? 0 : begins(like.kinds, grown);
     ResolvedPlan wider = here != null && same == like.kinds.length ? like : null;
@@ -544,6 +553,7 @@ public final class ResolvedPlan {
     this.seen = of.seen;
     this.stems = of.stems;
     this.soils = of.soils;
+    this.gauge = of.gauge;
     this.moves = of.moves;
     this.lots = of.lots;
     this.cuts = of.cuts;
@@ -609,7 +619,9 @@ public final class ResolvedPlan {
     if (!other.year().equals(year)) {
       throw new IllegalArgumentException("weather of " + other.year() + " for plan of " + year);
     }
-    return new ResolvedPlan(this, other, like);
+    // a weather that is shared holds the gauge's rain already
+    boolean has = other == weather || (like != null && other == like.weather);
+    return new ResolvedPlan(this, has ? other : gauge.over(other), like);
   }
 
   /** A generator of weather for the plan's days. */
@@ -744,19 +756,6 @@ public final class ResolvedPlan {
         .allMatch(c -> c.toGroupId() == null);
   }
 
-  /** Head of a group by day, as it was counted; the last word of a day counts. */
-  private Map<Integer, Integer> counted(FarmRecords of, AnimalGroup group) {
-    Map<Integer, Integer> counted = new HashMap<>();
-    of.each(
-        HeadCounted.class,
-        (r, c) -> {
-          if (c.groupId().equals(group.id())) {
-            counted.put(year.day(r.on()), c.head());
-          }
-        });
-    return counted;
-  }
-
   private static GroupYear known(ResolvedPlan known, int at, AnimalGroup group) {
     return known != null && at < known.groups.length && known.groups[at].group.equals(group)
         ? known.groups[at].year
@@ -776,13 +775,18 @@ public final class ResolvedPlan {
       g.picks = Maturity.picks(group.kind());
       g.chooses = Maturity.chooses(group.kind());
       boolean recounted =
-          known != null && !counted(records, group).equals(counted(known.records, group));
+          known != null
+              && !Counted.of(records, group, year).equals(Counted.of(known.records, group, year));
       GroupYear there = recounted ? null : known(known, resolved.size(), group);
       g.year =
           there != null
               ? there
               : GroupYear.of(
-                  group, stated.farm().groups(), year, catalogue.herd(), counted(records, group));
+                  group,
+                  stated.farm().groups(),
+                  year,
+                  catalogue.herd(),
+                  Counted.of(records, group, year));
       g.barred = new boolean[fields.length];
       for (FieldPlan f : fields) {
         List<String> only = f.field.lie().onlyGroups();

@@ -1,18 +1,19 @@
 package wiselarder.core.walk;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.TreeMap;
+import java.util.stream.Stream;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.land.Grid;
 import wiselarder.core.land.Outline;
 import wiselarder.core.plan.Farm;
-import wiselarder.core.records.Noticed;
+import wiselarder.core.resolved.Gauge;
 import wiselarder.core.resolved.HeldByHand;
 import wiselarder.core.resolved.Moves;
 import wiselarder.core.resolved.ResolvedPlan;
+import wiselarder.core.walk.Round.Births;
 import wiselarder.core.walk.Round.Fallen;
 import wiselarder.core.walk.Round.Held;
 import wiselarder.core.walk.Round.HerdPlace;
@@ -84,35 +85,57 @@ final class Besides {
     return stays;
   }
 
-  /** Rain as it was written down, up to a day; the last word of a day counts. */
-  static List<Fallen> gauge(Engine engine, YearBalance year, int day) {
-    Map<Integer, Double> mm = new TreeMap<>();
-    engine
-        .records()
-        .each(
-            Noticed.class,
-            (r, n) -> {
-              int on = year.year().day(r.on());
-              if (n.what() == Noticed.What.RAIN && on >= 0 && on <= day) {
-                mm.put(on, n.amount());
-              }
-            });
-    List<Fallen> gauge = new ArrayList<>();
-    mm.forEach((on, fell) -> gauge.add(new Fallen(year.year().date(on), fell)));
-    return gauge;
+  /** Rain as it was written down, up to a day. */
+  static List<Fallen> gauge(YearBalance year, int day) {
+    return spells(year, day)
+        .map(s -> new Fallen(year.year().date(s.toDay()), s.toDay() - s.fromDay(), s.mm()))
+        .toList();
   }
 
-  /** What the gauge had beside what usually falls; null without any. */
-  static Rain rain(List<Fallen> gauge, YearBalance year, int day) {
-    if (gauge.isEmpty()) {
+  private static Stream<Gauge.Spell> spells(YearBalance year, int day) {
+    return year.resolved().gauge.spells().stream().filter(s -> s.toDay() <= day);
+  }
+
+  /** What the gauge had beside what usually falls on the days it stood; null without any. */
+  static Rain rain(YearBalance year, int day) {
+    List<Gauge.Spell> spells = spells(year, day).toList();
+    if (spells.isEmpty()) {
       return null;
     }
     double usual = 0;
-    for (int d = year.year().day(gauge.get(0).on()); d <= day; d++) {
-      usual += year.resolved().normal().rainMm(d);
+    int days = 0;
+    for (Gauge.Spell s : spells) {
+      days += s.toDay() - s.fromDay();
+      for (int d = s.fromDay(); d < s.toDay(); d++) {
+        usual += year.resolved().normal().rainMm(Math.max(0, d));
+      }
     }
-    double sum = gauge.stream().mapToDouble(Fallen::mm).sum();
-    return new Rain(gauge.get(0).on(), gauge.size(), sum, usual);
+    double sum = spells.stream().mapToDouble(Gauge.Spell::mm).sum();
+    LocalDate from = year.year().date(spells.get(0).fromDay());
+    return new Rain(from, spells.size(), days, sum, usual);
+  }
+
+  /** How births go where a group's season of them is: until a month after the last expected. */
+  static List<Births> births(YearBalance year, int day) {
+    List<Births> found = new ArrayList<>();
+    for (ResolvedPlan.GroupPlan g : year.resolved().groups) {
+      int dams = (int) Math.round(g.year.head(day));
+      if (dams > 0) {
+        g.year
+            .birthsAbout(day)
+            .map(
+                b ->
+                    new Births(
+                        g.group.id(),
+                        dams,
+                        b.born(),
+                        Math.min(1, b.plannedShare()) * dams,
+                        b.young(),
+                        b.lastDay() < 0 ? null : year.year().date(b.lastDay())))
+            .ifPresent(found::add);
+      }
+    }
+    return found;
   }
 
   /** Where fields lie that are drawn; none where the map has no place on the globe. */

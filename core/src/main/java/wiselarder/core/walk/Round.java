@@ -34,6 +34,7 @@ import wiselarder.core.records.Clipped;
  * @param gauge rain as it was written down, up to this day
  * @param places where fields lie, where the farm's map has a place on the globe
  * @param weeds features that tell the weedy sorghum from what looks like it
+ * @param births of groups whose season of births this is
  * @param rain what the gauge had so far in this plan, and what usually falls; null without any
  */
 public record Round(
@@ -57,6 +58,7 @@ public record Round(
     List<Fallen> gauge,
     List<MapPlace> places,
     List<WeedKey.Feature> weeds,
+    List<Births> births,
     Rain rain) {
   /** Families of signs that are looked at on a round; of bare ground one sign is enough. */
   private static final Set<String> LOOKED_AT = Set.of("tips", "leaf_stage", "bare_ground");
@@ -156,15 +158,28 @@ public record Round(
   /** About the middle of a field, degrees of WGS 84. */
   public record MapPlace(String fieldId, double longitudeDeg, double latitudeDeg) {}
 
-  /** Rain of a day. */
-  public record Fallen(LocalDate on, double mm) {}
+  /** Rain in the gauge on a day, of the days that it had stood. */
+  public record Fallen(LocalDate on, int days, double mm) {}
 
   /**
    * Rain in the gauge since the first day that was written down.
    *
-   * @param usualMm what falls in those days in a normal year
+   * @param days on which it was measured
+   * @param usualMm what falls on these days in a normal year
    */
-  public record Rain(LocalDate from, int readings, double mm, double usualMm) {}
+  public record Rain(LocalDate from, int readings, int days, double mm, double usualMm) {}
+
+  /**
+   * How the births of a group go, as they were written down, in the season that this day is in.
+   *
+   * @param dams in the group
+   * @param born of them that gave birth so far; by the day's end
+   * @param plannedBorn of them by the plan
+   * @param young that live of those
+   * @param lastOn day of the last that was written down; null where none was
+   */
+  public record Births(
+      String groupId, int dams, int born, double plannedBorn, int young, LocalDate lastOn) {}
 
   public Round {
     stakes = List.copyOf(stakes);
@@ -174,6 +189,7 @@ public record Round(
     gauge = List.copyOf(gauge);
     places = List.copyOf(places);
     weeds = List.copyOf(weeds);
+    births = List.copyOf(births);
     grains = List.copyOf(grains);
     stages = List.copyOf(stages);
     herds = List.copyOf(herds);
@@ -201,7 +217,6 @@ public record Round(
     List<SwardSigns.Sign> named = new ArrayList<>();
     List<YoungView> young = new ArrayList<>();
     List<Plate> plates = new ArrayList<>();
-    List<Fallen> gauge = Besides.gauge(engine, year, day);
     for (FieldToWalk f : walk.fields()) {
       PlateTable.Line line = tables.plates().of(tables.forage(f.forageId()), f.season());
       if (line != null) {
@@ -244,9 +259,10 @@ public record Round(
         plates,
         Clipped.of(engine.records(), tables.heights(), tables.forages()),
         Besides.stays(year, day),
-        gauge,
+        Besides.gauge(year, day),
         Besides.places(stated.farm()),
         tables.weeds().features(),
-        Besides.rain(gauge, year, day));
+        Besides.births(year, day),
+        Besides.rain(year, day));
   }
 }

@@ -85,6 +85,15 @@ public final class WeatherYear {
         year, tmin, tmax, other.rain, et0, solar, spread, frostSeason, Days.REAL_RAIN);
   }
 
+  /**
+   * This year with other rain on the same days.
+   *
+   * @param mm by day
+   */
+  public WeatherYear withRain(double[] mm) {
+    return new WeatherYear(year, tmin, tmax, mm, et0, solar, spread, frostSeason, kind);
+  }
+
   /** What its days are: growth answers to each by a measure of its own. */
   public enum Days {
     /** Real days, wet and dry, warm and cold, as simulated or written down. */

@@ -105,8 +105,8 @@ final class WholeFarm {
     return Farms.written(
         Farms.seen(day(20), new LotTested("rounds", early)),
         Farms.seen(day(90), new LotTested("rounds", late)),
-        Farms.seen(day(60), new LotFed("rounds", 4, "cows", "")),
-        Farms.seen(day(61), new LotFed("squares", 12, null, "")),
+        Farms.seen(day(60), new LotFed("rounds", 4, "cows", null, "")),
+        Farms.seen(day(61), new LotFed("squares", 12, null, null, "")),
         Farms.seen(day(100), new LotCounted("rounds", 70, "")),
         Farms.seen(day(110), new ConditionSeen("cows", 4.5, 520.0)),
         Farms.seen(day(180), new ConditionSeen("ewes", 2.5, null)));

@@ -171,8 +171,24 @@ class StoresTest {
     assertThat(ENGINE.simulate(farm.build()).lotUnits(0, 50)).isNotEqualTo(b.lotUnits(0, 50));
   }
 
+  /** Half of what was set out on day 30 lay there on day 40: so much less was eaten of it. */
+  @Test
+  void whatWasLeftIsNotEaten() {
+    Farms farm = dryCows(Farms.bale("hay", 150));
+    FarmRecord left = Farms.seen(START.plusDays(40), new LotFed("hay", 2, null, 0.5, ""));
+    YearBalance b = ENGINE.knowing(Farms.written(fed(30, 8), left)).simulate(farm.build());
+    YearBalance plain =
+        ENGINE.knowing(Farms.written(fed(30, 8), fed(40, 2))).simulate(farm.build());
+    // ten cows eat 100 kg; what is closed loses a few kilograms a day
+    assertThat(b.lotKg(0, 31) - b.lotKg(0, 32)).isCloseTo(200, within(8.0));
+    assertThat(plain.lotKg(0, 31) - plain.lotKg(0, 32)).isLessThan(150);
+    assertThat(b.lotKg(0, 20)).isEqualTo(plain.lotKg(0, 20));
+    assertThat(b.lotKg(0, 60) - b.lotKg(0, 61)).isLessThan(150);
+    assertThat(b.massBalance().error()).isLessThan(1e-9);
+  }
+
   private static FarmRecord fed(int day, int units) {
-    return Farms.seen(START.plusDays(day), new LotFed("hay", units, null, ""));
+    return Farms.seen(START.plusDays(day), new LotFed("hay", units, null, null, ""));
   }
 
   private static FarmRecord counted(int day, int units) {

@@ -6,10 +6,15 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.time.MonthDay;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import wiselarder.core.calendar.PlanYear;
+import wiselarder.core.herd.GroupYear.Born;
+import wiselarder.core.herd.GroupYear.Counts;
 import wiselarder.core.quantity.Refused;
 
 class GroupYearTest {
@@ -221,5 +226,67 @@ class GroupYearTest {
     boolean dairy = kind.startsWith("dairy");
     double before = year.energyMj(dairy ? 190 : 122); // dry, or at rest in January
     assertThat(year.energyMj(220) / before).isBetween(low, high);
+  }
+
+  private static GroupYear born(int spreadDays, PlanYear year, int... dayDamsYoung) {
+    Map<Integer, Born> born = new HashMap<>();
+    for (int i = 0; i < dayDamsYoung.length; i += 3) {
+      born.put(dayDamsYoung[i], new Born(dayDamsYoung[i + 1], dayDamsYoung[i + 2]));
+    }
+    AnimalGroup cows = cows(spreadDays);
+    return GroupYear.of(cows, List.of(cows), year, TABLES, new Counts(Map.of(), born));
+  }
+
+  /**
+   * Ten cows due one a day from 1 March on. Two gave birth on the 3rd and two on the 5th, one calf
+   * died; the six others are due on the five days that are left, 1.2 a day. Fresh ones eat 12 kg,
+   * the others 10.5 kg.
+   */
+  @Test
+  void birthsComeAsTheyWereWrittenDownAndTheRestEvenly() {
+    int first = day(2027, 3, 1);
+    GroupYear year = born(10, YEAR, first + 2, 2, 2, first + 4, 2, 1);
+    assertThat(year.ownKg()[first + 1]).isCloseTo(105, within(1e-9));
+    assertThat(year.ownKg()[first + 3]).isCloseTo(2 * 12 + 8 * 10.5, within(1e-9));
+    assertThat(year.ownKg()[first + 5]).isCloseTo(5.2 * 12 + 4.8 * 10.5, within(1e-9));
+    assertThat(year.ownKg()[first + 9]).isCloseTo(120, within(1e-9));
+    assertThat(year.youngHead(first + 3)).isCloseTo(2, within(1e-9));
+    assertThat(year.youngHead(first + 5)).isCloseTo(3 + 1.2, within(1e-9));
+    assertThat(year.youngHead(first + 40)).isCloseTo(9, within(1e-9));
+    GroupYear.Births births = year.birthsAbout(first + 5).orElseThrow();
+    assertThat(births).isEqualTo(new GroupYear.Births(4, 3, 0.6, first + 4));
+    assertThat(year.birthsAbout(first - 15)).isEmpty();
+    assertThat(year.birthsAbout(first - 14)).isPresent();
+    assertThat(year.birthsAbout(first + 40)).isEmpty();
+  }
+
+  /** One comes four days early; where the stated time is over the rest is due within 21 days. */
+  @Test
+  void birthsMayComeBeforeAndAfterTheStatedTime() {
+    int first = day(2027, 3, 1);
+    GroupYear early = born(10, YEAR, first - 4, 1, 1);
+    assertThat(early.ownKg()[first - 5]).isCloseTo(105, within(1e-9));
+    assertThat(early.ownKg()[first - 4]).isCloseTo(12 + 9 * 10.5, within(1e-9));
+    assertThat(early.youngHead(first - 3)).isCloseTo(1 + 9 / 13.0, within(1e-9));
+    GroupYear late = born(10, YEAR, first + 12, 3, 3);
+    assertThat(late.ownKg()[first + 11]).isCloseTo(105, within(1e-9));
+    assertThat(late.ownKg()[first + 12]).isCloseTo(3 * 12 + 7 * 10.5, within(1e-9));
+    assertThat(late.youngHead(first + 12 + 21)).isCloseTo(10, within(1e-9));
+    assertThat(late.youngHead(first + 12 + 20)).isCloseTo(3 + 7 * 20 / 21.0, within(1e-9));
+  }
+
+  /** Another season goes as it was stated. */
+  @Test
+  void anotherSeasonGoesAsStated() {
+    PlanYear two = new PlanYear(LocalDate.of(2026, 9, 1), 24);
+    int first = two.day(LocalDate.of(2027, 3, 1));
+    int next = two.day(LocalDate.of(2028, 3, 1));
+    GroupYear year = born(10, two, first + 2, 10, 10);
+    GroupYear stated = born(10, two);
+    assertThat(year.ownKg()[first + 1]).isNotEqualTo(stated.ownKg()[first + 1]);
+    for (int d = next - 30; d < next + 60; d++) {
+      assertThat(year.ownKg()[d]).isEqualTo(stated.ownKg()[d]);
+      assertThat(year.youngHead(d)).isEqualTo(stated.youngHead(d));
+    }
   }
 }

@@ -126,9 +126,12 @@ class OthersSeenTest {
     assertThat(round.rain().mm()).isEqualTo(19);
     assertThat(round.rain().readings()).isEqualTo(2);
     double usual = 0;
-    for (int d = 100; d <= 110; d++) {
+    // the first reading is of the day before it, the second of the four days since
+    for (int d = 99; d <= 103; d++) {
       usual += year().resolved().normal().rainMm(d);
     }
+    assertThat(round.rain().days()).isEqualTo(5);
+    assertThat(round.rain().from()).isEqualTo(START.plusDays(99));
     assertThat(round.rain().usualMm()).isCloseTo(usual, within(1e-9));
     assertThat(round(90, on(100, rain(12))).rain()).isNull();
   }

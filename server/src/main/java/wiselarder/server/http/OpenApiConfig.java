@@ -23,6 +23,7 @@ import wiselarder.core.land.CoverMeasure;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Reason;
 import wiselarder.core.quantity.Stated;
+import wiselarder.core.records.BirthsSeen;
 import wiselarder.core.records.ConditionSeen;
 import wiselarder.core.records.CoverSeen;
 import wiselarder.core.records.FieldHeld;
@@ -108,6 +109,9 @@ class OpenApiConfig {
           Map.entry("JobView", Set.of("fieldId", "thing", "itemId", "mark")),
           Map.entry("JobMarkView", Set.of("to")),
           Map.entry("FeedView", Set.of("path")),
+          Map.entry("InstrumentView", Set.of("lastAt", "path")),
+          Map.entry("PhotoTaken", Set.of("fieldId")),
+          Map.entry("Births", Set.of("lastOn")),
           Map.entry("Letters", Set.of("daysAhead", "next")),
           Map.entry("LettersRequest", Set.of("daysAhead")),
           Map.entry("SurplusCut", Set.of("cost")),
@@ -143,7 +147,7 @@ class OpenApiConfig {
                   "droughtHold",
                   "winterHardyC",
                   "annualTypicalKgPerHa")),
-          Map.entry("LotYear", Set.of("weighedErrorKg", "ripeness", "cost", "atMost")),
+          Map.entry("LotYear", Set.of("weighedErrorKg", "ripeness", "cost", "atMost", "leavings")),
           Map.entry("FieldWater", Set.of("supplyL", "haulingCost")),
           Map.entry("WeaningView", Set.of("scoreAtBirth")),
           Map.entry("HaySheet", Set.of("all")),
@@ -174,7 +178,7 @@ class OpenApiConfig {
                   "calciumPct",
                   "phosphorusPct",
                   "nitratePct")),
-          Map.entry("LotFed", Set.of("groupId")),
+          Map.entry("LotFed", Set.of("groupId", "leftShare")),
           Map.entry("ConditionSeen", Set.of("weightKg")),
           Map.entry("CoverSeen", Set.of("perUnitKg", "baseKg", "coverKgPerHa", "deadShare")),
           Map.entry("FieldToWalk", Set.of("expectedCm", "grazedOn", "lastOn", "lastKgPerHa")),
@@ -327,6 +331,7 @@ class OpenApiConfig {
     HeadCounted.class,
     StakeSeen.class,
     Noticed.class,
+    BirthsSeen.class,
     GrowthCurve.class,
     CoverMeasure.class,
     CoverMeasure.Clip.class,

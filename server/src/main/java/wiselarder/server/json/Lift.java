@@ -34,11 +34,12 @@ import wiselarder.core.records.LotTested;
  * <tr><td>13 to 14<td>covers of fields among the records: none where missing
  * <tr><td>14 to 15<td>stems, moves, fields shut and opened by hand, heads, stakes and what else was seen
  *     among the records: none where missing
+ * <tr><td>15 to 16<td>births and photos among the records, what was left of bales: none where missing
  * </table>
  */
 public final class Lift {
   /** The version that is written. */
-  public static final int PRESENT = 15;
+  public static final int PRESENT = 16;
 
   private static final JsonNode NONE = Json.MAPPER.createArrayNode();
 

@@ -43,6 +43,12 @@ public enum ServerReason implements Reason {
   TOO_MANY_SAMPLES(Reason.number("most")),
   REPORT_NOT_THERE(Reason.text("lot")),
   TOO_MANY_WEATHERS(Reason.number("most")),
+  /** No JPEG of this many pixels at most, or with more in it than the picture. */
+  NOT_A_PHOTO(Reason.number("mostPixels")),
+  TOO_MANY_PHOTOS(Reason.number("most")),
+  TOO_MANY_INSTRUMENTS(Reason.number("most")),
+  /** No line turns a plate's readings of this sward into mass. */
+  NO_PLATE_LINE(Reason.text("field"), Reason.text("why")),
 
   // files and requests
   NOT_TEXT,

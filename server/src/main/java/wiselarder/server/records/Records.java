@@ -28,6 +28,7 @@ import wiselarder.core.records.FarmRecords;
 import wiselarder.core.records.FieldHeld;
 import wiselarder.core.records.FieldOpened;
 import wiselarder.core.records.HoldLifted;
+import wiselarder.core.records.PhotoTaken;
 import wiselarder.core.records.Seen;
 import wiselarder.core.records.StemsSeen;
 import wiselarder.core.records.Struck;
@@ -52,9 +53,11 @@ public class Records {
   private final RecordRepository repository;
   private final Plans plans;
   private final Engine engine;
+  private final Photos photos;
   private final Clock clock = Clock.systemUTC();
 
-  Records(RecordRepository repository, Plans plans, Engine engine) {
+  Records(RecordRepository repository, Photos photos, Plans plans, Engine engine) {
+    this.photos = photos;
     this.repository = repository;
     this.plans = plans;
     this.engine = engine;
@@ -106,9 +109,15 @@ public class Records {
     for (Seen s : command.seen) {
       NotAllowed.unless(plan.role(), needed(plan, s.fact()));
       check(plan.content(), s.fact());
+      if (s.fact() instanceof PhotoTaken p && !photos.has(plan.farmId(), p.photoId())) {
+        throw unknown("photo.id", p.photoId());
+      }
       wanted.add(record(command, wanted.size(), s, person));
     }
     for (FarmRecord r : wanted) {
+      if (r.fact() instanceof Struck s && standing(plan, s).fact() instanceof PhotoTaken p) {
+        photos.remove(plan.farmId(), p.photoId());
+      }
       repository.insert(plan.farmId(), command.id, person.id(), r);
     }
     // another request with this id may have come first: what it brought is what counts

@@ -23,6 +23,11 @@ class BodyLimit extends OncePerRequestFilter {
   private static final long MEMBER_BYTES = 1_000_000;
   private static final long FILE_BYTES = 12_000_000;
 
+  /** What an instrument sends at once. */
+  private static final long INSTRUMENT_BYTES = 100_000;
+
+  private static final String INSTRUMENTS = "/instruments/";
+
   /** Files, maps, weather and lists; an edit may hold what such a file gave. */
   private static final Pattern FILES =
       Pattern.compile("/api/.*/(file|map|weather|lists|edits|trial)(/.*)?");
@@ -50,6 +55,9 @@ class BodyLimit extends OncePerRequestFilter {
   }
 
   private static long most(HttpServletRequest request) {
+    if (request.getRequestURI().startsWith(INSTRUMENTS)) {
+      return INSTRUMENT_BYTES;
+    }
     if (request.getUserPrincipal() == null) {
       return Bodies.STRANGER_BYTES;
     }

@@ -12,6 +12,7 @@ import wiselarder.core.store.FeedWorth;
 import wiselarder.core.store.KnownLot;
 import wiselarder.core.store.Lot;
 import wiselarder.core.store.StoredFeed;
+import wiselarder.core.walk.Leavings;
 
 /** What the store's year looks like: lots, what they lose, what they are worth and cost. */
 final class StoreView {
@@ -29,6 +30,7 @@ final class StoreView {
    * @param worthFrom where the figures of its worth come from
    * @param cost null where no cost is known
    * @param atMost what it is worth at most beside the lot with the cheapest energy, or null
+   * @param leavings what was left of it where it had been set out, and how much next; or null
    */
   record LotYear(
       String id,
@@ -53,7 +55,8 @@ final class StoreView {
       FeedWorth.From worthFrom,
       Double ripeness,
       LotCost cost,
-      AtMost atMost) {}
+      AtMost atMost,
+      Leavings leavings) {}
 
   /** Cost of a lot; see the core's FeedCost. */
   record LotCost(
@@ -89,7 +92,10 @@ final class StoreView {
           beside < 0
               ? null
               : atMost(b, l, lots, worths.get(l), lots.get(beside).lot(), costs.get(beside));
-      views.add(lot(b, l, lots.get(l), worths.get(l), costs.get(l), most));
+      Leavings left =
+          Leavings.of(b.resolved().records(), lots.get(l).lot().id(), catalogue.signs())
+              .orElse(null);
+      views.add(lot(b, l, lots.get(l), worths.get(l), costs.get(l), most, left));
     }
     return views;
   }
@@ -129,7 +135,13 @@ final class StoreView {
   }
 
   private static LotYear lot(
-      YearBalance b, int l, KnownLot known, FeedWorth worth, FeedCost cost, AtMost most) {
+      YearBalance b,
+      int l,
+      KnownLot known,
+      FeedWorth worth,
+      FeedCost cost,
+      AtMost most,
+      Leavings left) {
     Lot lot = known.lot();
     int own = b.stated().farm().lots().size();
     int cut = own + b.stated().plan().cuts().size();
@@ -160,6 +172,7 @@ final class StoreView {
             ? null
             : new LotCost(
                 unit, cost.perTonneDm(), cost.perTonneEaten(), cost.perGj(), cost.perKgProtein()),
-        most);
+        most,
+        left);
   }
 }

@@ -225,6 +225,15 @@ class RolesTest {
               (primary_id, session_id, creation_time, last_access_time, max_inactive_interval, expiry_time, principal_name)
             select 'id' || n, 'id' || n, 0, 0, 1000000, 9999999999999, 'x' || n from generate_series(1, 4000) n
             """,
+            """
+            insert into instrument (plan_id, person_id, kind, name, simulated, secret_hash)
+            select p.id, m.person_id, 'PLATE', 'x', true, 'h' || p.id
+            from plan p join farm_member m on m.farm_id = p.farm_id
+            """,
+            """
+            insert into photo (farm_id, id, jpeg)
+            select id, encode(sha256(slug::bytea), 'hex'), '' from farm
+            """,
             "insert into known_device (token_hash, person_id) select 'h' || id, id from person",
             "insert into guess_bucket (id, state) select 'x' || n, '' from generate_series(1, 4000) n",
             "analyze")) {

@@ -148,6 +148,7 @@ class PocketTest {
          {"on": "2027-09-12", "fact": {"kind": "NOTICED", "what": "SOIL", "fieldId": "avena-1",
           "amount": 0.375}},
          {"on": "2027-09-13", "fact": {"kind": "NOTICED", "what": "RAIN", "amount": 14}},
+         {"on": "2027-09-17", "fact": {"kind": "NOTICED", "what": "RAIN", "amount": 33}},
          {"on": "2027-09-14", "fact": {"kind": "STAKE_SEEN", "fieldId": "avena-1", "stake": "gate",
           "heightCm": 9, "left": true}},
          {"on": "2027-09-19", "fact": {"kind": "STAKE_SEEN", "fieldId": "avena-1", "stake": "gate",
@@ -156,6 +157,11 @@ class PocketTest {
           "why": "under water"}},
          {"on": "2027-09-18", "fact": {"kind": "FIELD_OPENED", "fieldId": "la-noria",
           "why": "dry again"}},
+         {"on": "2027-09-08", "fact": {"kind": "BIRTHS_SEEN", "groupId": "spring-cows", "dams": 7,
+          "young": 6}},
+         {"on": "2027-09-09", "fact": {"kind": "LOT_FED", "lotId": "wrapped", "units": 8}},
+         {"on": "2027-09-13", "fact": {"kind": "LOT_FED", "lotId": "wrapped", "units": 6,
+          "leftShare": 0.25}},
          {"on": "2027-09-18", "fact": %s}]}"""
             .formatted(stems);
     assertThat(http.post(path + "/records", before).status()).isEqualTo(200);
@@ -169,7 +175,7 @@ class PocketTest {
             .json();
     assertThat(walk.get("stakes")).hasSize(1);
     assertThat(walk.get("held")).hasSize(1);
-    assertThat(walk.get("rain").get("mm").asDouble()).isEqualTo(14);
+    assertThat(walk.get("rain").get("mm").asDouble()).isEqualTo(47);
     assertThat(answer.get("stageId").asString()).isEqualTo("jointed");
     assertThat(differences("walk", walk, told.get(1).get("answer"))).isEmpty();
     assertThat(differences("stems", answer, told.get(2).get("answer"))).isEmpty();
