@@ -98,8 +98,9 @@ class InstrumentController {
     String secret = Secret.fresh();
     repository.add(plan.id(), person.id(), kind, name, added.simulated, Secret.hash(secret));
     List<Instrument> all = repository.ofPlan(plan.id());
+    long newest = all.get(all.size() - 1).id();
     return all.stream()
-        .map(i -> InstrumentView.of(i, i == all.get(all.size() - 1) ? PATH + secret : null))
+        .map(i -> InstrumentView.of(i, i.id() == newest ? PATH + secret : null))
         .toList();
   }
 
