@@ -160,12 +160,14 @@
 <style>
   .page {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: 0.9rem;
     padding: 1rem 20px 2rem;
     max-width: 62rem;
   }
   section {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: 0.6rem;
     padding: 0.8rem 1rem;
     min-width: 0;

@@ -260,6 +260,7 @@
 <style>
   .page {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: 0.9rem;
     padding: 1rem 20px 2rem;
     max-width: 56rem;

@@ -1,17 +1,23 @@
 package wiselarder.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static java.nio.charset.StandardCharsets.UTF_8;
 
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -184,6 +190,55 @@ class NoSignalTest {
     assertThat(office.getByTestId("herds")).containsText("Saddle since 20 Mar, as written down");
     office.context().close();
     device.close();
+  }
+
+  /** A picture is made small on the phone, waits there, and is seen at the office. */
+  @Test
+  void aPhotoWaitsOnTheDevice() throws IOException {
+    Page office = product.visitorPage(1280, 800);
+    open(office, "quillback", "/walk");
+    WalkTest.walkedOn(office, "2028-04-20");
+    Page phone = phone("quillback", 390, 844);
+    BrowserContext device = phone.context();
+    device.setOffline(true);
+    WalkTest.walkedOn(phone, "2028-04-20");
+    row(phone, "Saddle").click();
+    press(phone, "Besides");
+    FilePayload text = new FilePayload("note.jpg", "image/jpeg", "no picture".getBytes(UTF_8));
+    phone.locator("input[type=file]").setInputFiles(text);
+    assertThat(phone.getByTestId("field-reading"))
+        .containsText("note.jpg is no picture that this browser can read.");
+    phone.locator("input[type=file]").setInputFiles(picture(2000, 1500));
+    assertThat(phone.getByText("Leave out")).isVisible();
+    phone.getByLabel("Note").fill("The gate hangs");
+    Assertions.assertThat(AccessTest.violations(phone)).isEmpty();
+    press(phone, "Keep");
+    assertThat(phone.getByTestId("away")).containsText("1 record waits");
+    phone.close();
+    phone = again(device, "quillback", "/walk");
+    assertThat(phone.getByTestId("photos").locator("img")).hasCount(1);
+    assertThat(office.getByTestId("photos")).hasCount(0);
+    device.setOffline(false);
+    Locator seen = office.getByTestId("photos").locator("img");
+    assertThat(seen).hasAttribute("alt", "Saddle, 20 Apr: The gate hangs");
+    seen.scrollIntoViewIfNeeded();
+    office.waitForCondition(() -> (int) seen.evaluate("i => i.naturalWidth") == 1280);
+    Assertions.assertThat(AccessTest.violations(office)).isEmpty();
+    assertThat(phone.getByTestId("away")).hasCount(0);
+    office.context().close();
+    device.close();
+  }
+
+  private static FilePayload picture(int width, int height) throws IOException {
+    BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+    for (int y = 0; y < height; y++) {
+      for (int x = 0; x < width; x++) {
+        image.setRGB(x, y, (x * y) & 0xffffff);
+      }
+    }
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    ImageIO.write(image, "png", out);
+    return new FilePayload("gate.png", "image/png", out.toByteArray());
   }
 
   private static Locator stage(Page page, String name) {

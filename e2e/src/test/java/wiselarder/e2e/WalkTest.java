@@ -1,12 +1,16 @@
 package wiselarder.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static java.nio.charset.StandardCharsets.UTF_8;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.Geolocation;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
@@ -215,9 +219,10 @@ class WalkTest {
     press(page, "Keep");
     assertThat(page.getByTestId("seen-so-far")).containsText("20 Apr: Cows scored 4");
     press(page, "Rain");
-    Hand.input(page, "Rain in the gauge, in").fill("0.6");
+    Hand.input(page, "Rain in the gauge since the last time, in").fill("0.6");
     press(page, "Keep");
-    assertThat(page.getByTestId("rain")).containsText("0.6 in in the gauge since 20 April");
+    assertThat(page.getByTestId("rain"))
+        .containsText("0.6 in in the gauge by 1 reading since 19 April");
 
     row(page, "Kiln Hill").click();
     press(page, "Stake");
@@ -277,5 +282,128 @@ class WalkTest {
 
   private static Page.GetByRoleOptions group(String name) {
     return new Page.GetByRoleOptions().setName(name);
+  }
+
+  /** Births, rain, and bales of which a third was left: each says what becomes of it. */
+  @Test
+  void birthsAndRainAndWhatWasLeftAreWrittenDown() {
+    Page page = at("quillback", 390, 844, "2028-04-20");
+    Locator herds = page.getByTestId("herds");
+    herds.getByText("Where everybody is").click();
+    assertThat(herds.getByTestId("births").first())
+        .containsText("No birth of 52 written down; 44 by the plan.");
+    page.getByLabel("Cows: moved, counted or scored").click();
+    press(page, "Born");
+    page.getByLabel("Gave birth").fill("30");
+    page.getByLabel("Young that live").fill("29");
+    Assertions.assertThat(AccessTest.violations(page)).isEmpty();
+    herds.getByText("Keep", new Locator.GetByTextOptions().setExact(true)).click();
+    assertThat(herds.getByTestId("births").first())
+        .containsText("30 of 52 gave birth, 44 by the plan; 29 young live. The last on 20 April.");
+    Locator farm = page.getByTestId("seen-on-farm");
+    farm.getByText("Rain", new Locator.GetByTextOptions().setExact(true)).click();
+    assertThat(farm).containsText("0 for a dry gauge");
+    Hand.input(page, "Rain in the gauge since the last time, in").fill("1.5");
+    farm.getByText("Keep", new Locator.GetByTextOptions().setExact(true)).click();
+    assertThat(page.getByTestId("rain"))
+        .containsText("1.5 in in the gauge by 1 reading since 19 April, of 1 day");
+    page.navigate(product.url() + "/#/plan/quillback/store?side=records");
+    Locator records = page.getByTestId("store-records");
+    records.getByLabel("On").first().fill("2027-12-01");
+    Hand.MOUSE.type(records.getByLabel("How many"), "9");
+    records.getByText("Write down").click();
+    assertThat(records).containsText("1 Dec: fed 9 round bales");
+    records.getByLabel("On").first().fill("2027-12-05");
+    Hand.MOUSE.type(records.getByLabel("How many"), "8");
+    records.getByLabel("Left of the last time").selectOption("a third");
+    records.getByText("Write down").click();
+    assertThat(page.getByTestId("leavings"))
+        .hasText(
+            "35% of 9 round bales lay there on 5 December: far too much or spoiled hay. 7 round bales next time for as many days, or as many and later.");
+    Assertions.assertThat(AccessTest.violations(page)).isEmpty();
+    page.context().close();
+  }
+
+  /** The stand-ins send as true instruments do, and all that they sent says that it was made up. */
+  @Test
+  void simulatedInstrumentsSendTheirReadings() {
+    Page page = product.visitorPage(1280, 800);
+    page.navigate(product.url() + "/#/plan/quillback/walk");
+    page.getByText("Instruments", new Page.GetByTextOptions().setExact(true)).click();
+    page.getByText("Simulated plate meter").click();
+    Hand.input(page, "Walked on").fill("2028-04-20");
+    page.getByLabel("Field").selectOption("Home Bottom");
+    page.getByLabel("It stands").selectOption("20% less than expected");
+    press(page, "Walk over it");
+    assertThat(page.getByTestId("read")).containsText("on the mean of 30 spots");
+    press(page, "Send it");
+    assertThat(page.getByText("1 record made of it.")).isVisible();
+    Assertions.assertThat(AccessTest.violations(page)).isEmpty();
+    page.getByText("To the walk of this day").click();
+    Locator readings = page.getByTestId("readings");
+    assertThat(readings).containsText("Plate meter (simulated), of Visitor");
+    Assertions.assertThat(
+            Pattern.compile("(\\d),(\\d+) read this day")
+                .matcher(row(page, "Home Bottom").innerText())
+                .find())
+        .isTrue();
+    page.navigate(product.url() + "/#/plan/quillback/instruments/station");
+    Hand.input(page, "The week before").fill("2028-04-20");
+    page.getByLabel("Weather").selectOption("one storm");
+    press(page, "Read the week");
+    press(page, "Send it");
+    assertThat(page.getByText("7 records made of it.")).isVisible();
+    page.navigate(product.url() + "/#/plan/quillback/instruments");
+    Locator there = page.getByTestId("instruments");
+    assertThat(there).containsText("Weather station, simulated");
+    there
+        .getByLabel("Table of Plate meter, simulated")
+        .setInputFiles(
+            new FilePayload(
+                "plate.csv",
+                "text/csv",
+                "field,time,clicks\nSaddle,2028-04-20,12\nNowhere,2028-04-20,12\n"
+                    .getBytes(UTF_8)));
+    assertThat(there.getByRole(AriaRole.ALERT)).containsText("Row 3, field");
+    there
+        .getByLabel("Table of Plate meter, simulated")
+        .setInputFiles(
+            new FilePayload(
+                "plate.csv",
+                "text/csv",
+                "field,time,clicks\nSaddle,2028-04-20,12\n".getBytes(UTF_8)));
+    assertThat(there.getByRole(AriaRole.STATUS)).containsText("1 record made of it.");
+    Assertions.assertThat(AccessTest.violations(page)).isEmpty();
+    page.context().close();
+  }
+
+  /** A farm whose map has a place on the globe, walked by somebody who stands on Lucerne 1. */
+  @Test
+  void theNearestFieldsComeFirst() {
+    Page page = product.visitorPage(390, 844);
+    page.navigate(product.url() + "/#/plan/campo-garza-mora/walk");
+    page.getByTestId("feed-ahead").waitFor();
+    Locator nearest =
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Nearest"));
+    assertThat(nearest).hasCount(0);
+    Product.edit(
+        page,
+        "campo-garza-mora",
+        """
+        [{setFarm: {...Object.fromEntries(['name', 'note', 'climateId', 'units', 'currency',
+            'audKg', 'machines'].map(k => [k, plan.farm[k]])),
+          grid: {longitudeDeg: -40, latitudeDeg: -36.9}}}]""");
+    page.reload();
+    nearest.click();
+    assertThat(page.getByText("This device does not know where it is")).isVisible();
+    page.context().grantPermissions(List.of("geolocation"));
+    // 200 m east and 970 m north of the grid's origin
+    page.context().setGeolocation(new Geolocation(-36.89126, -39.99776));
+    nearest.click();
+    assertThat(page.locator(".field-row").first()).containsText("Lucerne 1");
+    assertThat(nearest).hasAttribute("aria-pressed", "true");
+    assertThat(page.getByText("This device does not know where it is")).hasCount(0);
+    Assertions.assertThat(AccessTest.violations(page)).isEmpty();
+    page.context().close();
   }
 }

@@ -10,6 +10,7 @@ import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Field;
 import wiselarder.core.plan.Farm;
 import wiselarder.core.plan.Farm.UnitSystem;
+import wiselarder.core.records.BirthsSeen;
 import wiselarder.core.records.Fact;
 import wiselarder.core.records.FarmRecord;
 import wiselarder.core.records.FarmRecords;
@@ -18,6 +19,7 @@ import wiselarder.core.records.FieldOpened;
 import wiselarder.core.records.HeadCounted;
 import wiselarder.core.records.HerdMoved;
 import wiselarder.core.records.Noticed;
+import wiselarder.core.records.PhotoTaken;
 import wiselarder.core.records.StakeSeen;
 import wiselarder.core.records.StemsSeen;
 import wiselarder.server.file.Table;
@@ -70,7 +72,13 @@ final class SeenFile {
         said.unit,
         said.detail,
         said.note,
-        r.written().who());
+        by(r));
+  }
+
+  /** Who wrote it; of what an instrument sent, which one, so that what is simulated says so. */
+  private static String by(FarmRecord r) {
+    FarmRecord.Written w = r.written();
+    return r.id().startsWith("instrument-") ? w.device() + ", of " + w.who() : w.who();
   }
 
   private Said said(Fact fact) {
@@ -89,6 +97,10 @@ final class SeenFile {
       return new Said("shut", null, "", until, h.why());
     } else if (fact instanceof FieldOpened o) {
       return new Said("open again", null, "", "", o.why());
+    } else if (fact instanceof BirthsSeen b) {
+      return new Said("births", b.dams(), "dams", b.young() + " young live", b.note());
+    } else if (fact instanceof PhotoTaken p) {
+      return new Said("photo", null, "", "", p.note());
     } else if (fact instanceof Noticed n) {
       return noticed(n);
     }

@@ -91,6 +91,14 @@ class InstrumentApiTest {
     assertThat(rain.get("mm").asDouble()).isEqualTo(22.5);
     assertThat(rain.get("from").asString()).isEqualTo("2028-04-18");
     assertThat(records().get(1).get("fact").get("what").asString()).isEqualTo("FROST");
+    String births =
+        """
+        {"commandId": "b", "device": "", "records": [{"on": "2028-04-21", "fact":
+          {"kind": "BIRTHS_SEEN", "groupId": "cows", "dams": 3, "young": 2, "note": "twins lost"}}]}""";
+    assertThat(http.post(PLAN + "/records", births).status()).isEqualTo(200);
+    assertThat(http.get(PLAN + "/walk/seen/file?units=METRIC").raw().body())
+        .contains("2028-04-20,rain,,,22.5,mm,,,\"Green (simulated), of Visitor\"")
+        .contains("2028-04-21,births,,Cows,3,dams,2 young live,twins lost,Visitor");
   }
 
   /** One wrong row, and nothing of the table is kept. */
