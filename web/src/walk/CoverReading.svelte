@@ -163,7 +163,7 @@
       answer = null;
       return;
     }
-    const wait = setTimeout(() => void ask(number, asked), 150);
+    const wait = setTimeout(() => void ask(number, asked), 90);
     return () => clearTimeout(wait);
   });
   $effect(() => () => (asking = -1));

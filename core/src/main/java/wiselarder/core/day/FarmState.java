@@ -90,7 +90,7 @@ final class FarmState {
       }
     }
     totals = new Totals(plan);
-    pace = new Pace(plan.seen.isEmpty() ? 0 : plan.fields.length);
+    pace = new Pace(read(plan));
     used(plan);
   }
 
@@ -108,7 +108,12 @@ final class FarmState {
     }
   }
 
-  private FarmState(FarmState of) {
+  /** How many fields may be read: none of those of a plan without readings. */
+  private static int read(ResolvedPlan plan) {
+    return plan.seen.isEmpty() ? 0 : plan.fields.length;
+  }
+
+  private FarmState(FarmState of, int read) {
     cells = Arrays.stream(of.cells).map(CellState::copy).toArray(CellState[]::new);
     lots = Arrays.stream(of.lots).map(LotState::copy).toArray(LotState[]::new);
     meanTdn = of.meanTdn.clone();
@@ -127,11 +132,16 @@ final class FarmState {
             .map(p -> Arrays.stream(p).map(boolean[]::clone).toArray(boolean[][]::new))
             .toArray(boolean[][][]::new);
     totals = of.totals.copy();
-    pace = of.pace.copy();
+    pace = of.pace.copy(read);
   }
 
   /** The same state, to go on from without touching this one. */
   FarmState copy() {
-    return new FarmState(this);
+    return new FarmState(this, 0);
+  }
+
+  /** The same state of another plan, which may know of readings from this morning on. */
+  FarmState copyFor(ResolvedPlan plan) {
+    return new FarmState(this, read(plan));
   }
 }

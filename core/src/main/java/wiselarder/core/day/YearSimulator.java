@@ -138,7 +138,7 @@ public final class YearSimulator {
       return run(plan, out);
     }
     out.takeOver(like, kept.getKey());
-    return new YearSimulator(plan, out, kept.getValue().copy()).run(kept.getKey());
+    return new YearSimulator(plan, out, kept.getValue().copyFor(plan)).run(kept.getKey());
   }
 
   private DayBook run(int from) {

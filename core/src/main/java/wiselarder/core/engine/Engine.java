@@ -1,5 +1,6 @@
 package wiselarder.core.engine;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
@@ -44,6 +45,30 @@ public final class Engine {
   /** Asked before each year. */
   private final BooleanSupplier over;
 
+  /** The engine that knows all but what happened since a day; null where there is none such. */
+  private final Engine before;
+
+  private final LocalDate since;
+
+  private Engine(
+      Catalogue catalogue,
+      Cautions cautions,
+      Season season,
+      FarmRecords records,
+      Years years,
+      BooleanSupplier over,
+      Engine before,
+      LocalDate since) {
+    this.catalogue = catalogue;
+    this.cautions = cautions;
+    this.season = season;
+    this.records = records;
+    this.years = years;
+    this.over = over;
+    this.before = before;
+    this.since = since;
+  }
+
   private Engine(
       Catalogue catalogue,
       Cautions cautions,
@@ -51,12 +76,7 @@ public final class Engine {
       FarmRecords records,
       Years years,
       BooleanSupplier over) {
-    this.catalogue = catalogue;
-    this.cautions = cautions;
-    this.season = season;
-    this.records = records;
-    this.years = years;
-    this.over = over;
+    this(catalogue, cautions, season, records, years, over, null, null);
   }
 
   /** An engine that simulates in the normal year and knows of no records. */
@@ -66,12 +86,26 @@ public final class Engine {
 
   /** The same engine, simulating in another season. */
   public Engine in(Season other) {
-    return new Engine(catalogue, cautions, other, records, years, over);
+    Engine there = before == null ? null : before.in(other);
+    return new Engine(catalogue, cautions, other, records, years, over, there, since);
   }
 
   /** The same engine on a farm of which this was written down. */
   public Engine knowing(FarmRecords written) {
     return new Engine(catalogue, cautions, season, written, years, over);
+  }
+
+  /**
+   * The same engine on a farm of which more was written down, keeping its years for itself. They
+   * are run from that day on, as nothing of it says anything of the days before.
+   *
+   * @param written all that was written down, the rest with what this engine knows before it
+   * @param day the first that it is about
+   */
+  public Engine knowingSince(LocalDate day, FarmRecords written) {
+    Engine known = years == null ? null : this;
+    Years own = years == null ? null : new Years();
+    return new Engine(catalogue, cautions, season, written, own, over, known, day);
   }
 
   /** The same engine, keeping its years for itself: for many that are asked for once. */
@@ -196,7 +230,8 @@ public final class Engine {
     Years.Kept there = years == null ? null : years.get(key(stated));
     if (there == null) {
       Years.Kept like = years == null ? null : years.like(key(stated));
-      there = like == null ? fromNothing(stated) : tried(stated, like);
+      there =
+          like != null ? tried(stated, like) : before != null ? since(stated) : fromNothing(stated);
     }
     if (years != null) {
       years.keep(key(stated), there);
@@ -208,6 +243,15 @@ public final class Engine {
     ResolvedPlan normal = resolve(stated, null);
     ResolvedPlan inSeason = inSeason(normal, null);
     return new Years.Kept(normal, inSeason, YearBalance.simulate(inSeason));
+  }
+
+  /** A year that goes as the one before more was known, until the day from which it is. */
+  private Years.Kept since(FarmPlan stated) {
+    Years.Kept like = before.year(stated);
+    ResolvedPlan normal = resolve(stated, like.normal());
+    ResolvedPlan inSeason = inSeason(normal, like);
+    int same = inSeason.sameUntil(like.inSeason(), stated.plan().year().day(since));
+    return new Years.Kept(normal, inSeason, YearBalance.from(inSeason, like.balance(), same));
   }
 
   /** A year made from what it has in common with the plan's own, or with the last one tried. */

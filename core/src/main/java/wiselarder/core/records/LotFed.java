@@ -15,15 +15,13 @@ import wiselarder.core.quantity.Stated;
 public record LotFed(String lotId, int units, String groupId, Double leftShare, String note)
     implements Fact {
   public static final Stated.Figure UNITS = Stated.whole("fed.units", 1, 1000000);
-  public static final Stated.Figure LEFT_SHARE = Stated.number("fed.leftShare", 0, 0.95);
+  public static final Stated.Figure LEFT_SHARE = Stated.number("fed.leftShare", 0, 0.95).orNone();
   public static final Stated.Text NOTE = Stated.note("record.note", 400);
 
   public LotFed {
     lotId = Check.text("record.lotId", lotId, 80);
     UNITS.check(units);
-    if (leftShare != null) {
-      LEFT_SHARE.check(leftShare);
-    }
+    LEFT_SHARE.check(leftShare);
     note = NOTE.check(note);
   }
 

@@ -606,6 +606,15 @@ public final class ResolvedPlan {
   }
 
   /**
+   * The same where records are known to say nothing of the days before one.
+   *
+   * @param recordsFrom first day of which the two know different things
+   */
+  public int sameUntil(ResolvedPlan other, int recordsFrom) {
+    return SameDays.until(this, other, recordsFrom);
+  }
+
+  /**
    * The same plan in other weather; what does not hang on weather is shared.
    *
    * @throws IllegalArgumentException when the weather is not of the plan's days

@@ -22,11 +22,20 @@ final class SameDays {
 
   /** 0 where they differ from the beginning; the plan's length where they never do. */
   static int until(ResolvedPlan one, ResolvedPlan other) {
+    return until(one, other, one.records.equals(other.records) ? one.days : 0);
+  }
+
+  /**
+   * The same where records are known to say nothing of the days before one.
+   *
+   * @param recordsFrom the two know the same of all days before it
+   */
+  static int until(ResolvedPlan one, ResolvedPlan other, int recordsFrom) {
     SameDays same = new SameDays(one, other);
-    if (!same.ground()) {
+    if (recordsFrom <= 0 || !same.ground()) {
       return 0;
     }
-    int day = same.first(one.holds.mismatch(other.holds));
+    int day = Math.min(recordsFrom, same.first(one.holds.mismatch(other.holds)));
     for (int f = 0; f < one.fields.length; f++) {
       day = Math.min(day, same.field(one.fields[f], other.fields[f]));
     }
@@ -48,7 +57,6 @@ final class SameDays {
         && one.weather == other.weather
         && one.index == other.index
         && one.season == other.season
-        && one.records.equals(other.records)
         && one.fields.length == other.fields.length
         && one.groups.length == other.groups.length
         && one.lots.length == other.lots.length

@@ -11,6 +11,7 @@ import wiselarder.core.land.CoverMeasure;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.records.CoverSeen;
+import wiselarder.core.records.FarmRecords;
 import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
 
 /**
@@ -75,7 +76,10 @@ public record Answer(
             engine.catalogue().on(stated.farm()).forage(reading.forageId()),
             signs);
     // kept apart: whoever turns a knob asks for many years that nobody asks for again
-    Engine told = engine.apart().knowing(Walk.with(engine.records(), on, reading));
+    FarmRecords with = Walk.with(engine.records(), on, reading);
+    // frames with their heights make other heights read otherwise, those of days before as well
+    boolean recalibrates = reading.way() == CoverSeen.Way.CLIP && !reading.heightsCm().isEmpty();
+    Engine told = recalibrates ? engine.apart().knowing(with) : engine.knowingSince(on, with);
     Ground ground = Walk.ground(engine, year, day);
     double expected = ground.coverKgPerHa(f);
     double needKg = ground.needKg();

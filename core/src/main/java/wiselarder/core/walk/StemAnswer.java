@@ -89,7 +89,7 @@ public record StemAnswer(
         IntStream.rangeClosed(0, TALLEST_CM).mapToObj(cm -> regrowShare(seen, known, cm)).toList();
     Double set =
         seen.purpose() == Purpose.ONCE ? (Double) forage.cutHeightCm() : set(forage, shares);
-    Engine told = engine.apart().knowing(Walk.with(engine.records(), on, seen));
+    Engine told = engine.knowingSince(on, Walk.with(engine.records(), on, seen));
     YearBalance after = told.simulate(stated);
     Ground ground = Walk.ground(engine, year, day);
     double cover = ground.coverKgPerHa(f);
