@@ -133,6 +133,103 @@ class NoSignalTest {
     device.close();
   }
 
+  /**
+   * All that a round is made of, far from any signal: six fields, a pull of what is young, stems,
+   * nine bales. The browser is closed and opened; once there is signal the office has all of it,
+   * and what the plan comes to is another thing.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "quillback, cereal_rye, saddle, Saddle, 2027-09-05, 2027-10-12, 390, 844, in",
+    "campo-garza-mora, spring_oats, tambo-norte, Tambo Norte, 2027-08-05, 2027-09-14, 360, 640, cm",
+  })
+  void aWholeRoundReachesTheOfficeAndChangesItsVerdict(
+      String plan,
+      String forage,
+      String id,
+      String field,
+      String sown,
+      String on,
+      int width,
+      int height,
+      String unit) {
+    Page office = product.visitorPage(1280, 800);
+    open(office, plan, "");
+    office.getByTestId("verdict").first().waitFor();
+    Product.edit(
+        office,
+        plan,
+        """
+        [{putSowing: {id: 's1', fieldId: '%s', forageId: '%s', sowOn: '%s',
+          preparation: 'FULL_SEEDBED', yieldKgPerHa: null, seedShare: 1, endsOn: null}}]"""
+            .formatted(id, forage, sown));
+    Page phone = phone(plan, width, height);
+    office.reload();
+    Locator verdict = office.locator("section.verdict");
+    String before = verdict.innerText();
+    BrowserContext device = phone.context();
+    device.setOffline(true);
+    WalkTest.walkedOn(phone, on);
+    String ahead = phone.getByTestId("feed-ahead").innerText();
+    int read = 0;
+    for (int i = 0; read < 6; i++) {
+      Locator next = phone.locator(".field-row").nth(i);
+      if (next.innerText().contains(field)) {
+        continue;
+      }
+      next.tap();
+      Hand.input(phone, "Height, " + unit).fill(unit.equals("in") ? "2" : "5");
+      assertThat(phone.getByTestId("walk-answer")).containsText("was expected");
+      press(phone, "Keep, next field");
+      press(phone, "To the round");
+      read++;
+    }
+    row(phone, field).tap();
+    assertThat(phone.getByTestId("young-rule")).isVisible();
+    Hand.input(phone, "Height, " + unit).fill(unit.equals("in") ? "9" : "23");
+    Locator pull =
+        phone.getByRole(
+            AriaRole.GROUP, new Page.GetByRoleOptions().setName("Pulled, as a beast does"));
+    pull.getByText("leaf tears").tap();
+    assertThat(phone.getByTestId("walk-answer")).containsText("Ready.");
+    press(phone, "Keep, next field");
+    press(phone, "To the round");
+    row(phone, field).tap();
+    press(phone, "Stems");
+    for (int i = 0; i < 10; i++) {
+      stage(phone, "Leafy").tap();
+    }
+    assertThat(phone.getByTestId("stem-answer")).containsText("10 stems. Half of them are leafy");
+    press(phone, "Keep the stems");
+    assertThat(phone.getByTestId("away")).containsText("8 records wait on this device");
+    open(phone, plan, "/store");
+    Hand.MOUSE.side(phone, "Fed and counted");
+    Locator records = phone.getByTestId("store-records");
+    records.getByLabel("On").first().fill(on);
+    Hand.MOUSE.type(records.getByLabel("How many"), "9");
+    records.getByText("Write down").tap();
+    assertThat(records).containsText("waits on this device");
+    phone.close();
+    phone = again(device, plan, "/walk");
+    assertThat(phone.getByTestId("away")).containsText("9 records wait on this device");
+    WalkTest.walkedOn(phone, on);
+    assertThat(phone.locator("header p").first()).containsText(", 7 read this day.");
+    String there = phone.getByTestId("feed-ahead").innerText();
+    Assertions.assertThat(there).isNotEqualTo(ahead);
+    device.setOffline(false);
+    assertThat(phone.getByTestId("away")).hasCount(0);
+    assertThat(verdict)
+        .not()
+        .hasText(before, new LocatorAssertions.HasTextOptions().setUseInnerText(true));
+    open(office, plan, "/walk");
+    WalkTest.walkedOn(office, on);
+    assertThat(office.locator("header p").first()).containsText(", 7 read this day.");
+    assertThat(office.getByTestId("feed-ahead"))
+        .hasText(there, new LocatorAssertions.HasTextOptions().setUseInnerText(true));
+    office.context().close();
+    device.close();
+  }
+
   /** Rye in spring: stems are split and cows brought in, far from any signal. */
   @Test
   void stemsAndMovesAreReckonedWithoutSignal() {

@@ -6,7 +6,6 @@ import java.util.List;
 import org.locationtech.jts.algorithm.MinimumDiameter;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
-import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.polygonize.Polygonizer;
@@ -17,7 +16,6 @@ import wiselarder.core.quantity.Refused;
 
 /** Areas of outlines, and outlines parted. All on the farm's plain grid, so areas are exact. */
 public final class Survey {
-  private static final GeometryFactory SHAPES = new GeometryFactory();
   private static final double M2_PER_HA = 10_000;
 
   /** Smaller slivers than this are rounding, m2. */
@@ -41,7 +39,7 @@ public final class Survey {
 
   /** Measures an outline. */
   public static Measured measure(Outline outline) {
-    Polygon field = polygon(outline.edge());
+    Polygon field = Shapes.polygon(outline.edge());
     List<Double> off = new ArrayList<>();
     Geometry left = field;
     for (Off o : outline.off()) {
@@ -55,7 +53,7 @@ public final class Survey {
 
   /** Area that two outlines share, ha. */
   public static double sharedHa(Outline a, Outline b) {
-    return polygon(a.edge()).intersection(polygon(b.edge())).getArea() / M2_PER_HA;
+    return Shapes.polygon(a.edge()).intersection(Shapes.polygon(b.edge())).getArea() / M2_PER_HA;
   }
 
   /**
@@ -65,7 +63,7 @@ public final class Survey {
    * @throws Refused unless exactly two pieces come of it
    */
   public static List<Outline> split(Outline outline, List<Point> line) {
-    Polygon field = polygon(outline.edge());
+    Polygon field = Shapes.polygon(outline.edge());
     Polygonizer pieces = new Polygonizer();
     pieces.add(field.getExteriorRing().union(drawnOn(line)));
     List<Polygon> found = new ArrayList<>();
@@ -90,7 +88,7 @@ public final class Survey {
    * @throws Refused where no such line leaves exactly two pieces
    */
   public static List<Outline> part(Outline outline, double share) {
-    Polygon field = polygon(outline.edge());
+    Polygon field = Shapes.polygon(outline.edge());
     LineString across = new MinimumDiameter(field).getDiameter();
     // from one end of the length to the other
     double east = -(across.getEndPoint().getY() - across.getStartPoint().getY());
@@ -114,8 +112,8 @@ public final class Survey {
     }
     List<Outline> pieces = split(outline, across(along, (from + to) / 2));
     boolean firstIsIt =
-        Math.abs(polygon(pieces.get(0).edge()).getArea() - wanted)
-            < Math.abs(polygon(pieces.get(1).edge()).getArea() - wanted);
+        Math.abs(Shapes.polygon(pieces.get(0).edge()).getArea() - wanted)
+            < Math.abs(Shapes.polygon(pieces.get(1).edge()).getArea() - wanted);
     return firstIsIt ? List.of(pieces.get(1), pieces.get(0)) : pieces;
   }
 
@@ -149,62 +147,47 @@ public final class Survey {
     ring.add(new Coordinate(b.eastM() - east, b.northM() - north));
     ring.add(new Coordinate(a.eastM() - east, a.northM() - north));
     ring.add(ring.get(0));
-    return field.intersection(SHAPES.createPolygon(ring.toArray(Coordinate[]::new)));
+    return field.intersection(Shapes.FACTORY.createPolygon(ring.toArray(Coordinate[]::new)));
   }
 
   private static Outline piece(Polygon p, Outline of) {
     List<Off> off = new ArrayList<>();
     for (Off o : of.off()) {
-      Geometry shape = o.kind().line() ? line(o.points()) : polygon(o.points());
+      Geometry shape = o.kind().line() ? Shapes.line(o.points()) : Shapes.polygon(o.points());
       Geometry within = shape.intersection(p);
       for (int i = 0; i < within.getNumGeometries(); i++) {
         Geometry part = within.getGeometryN(i);
         boolean kept = o.kind().line() ? part.getLength() > 1 : part.getArea() > SLIVER_M2;
         if (kept && (o.kind().line() ? part instanceof LineString : part instanceof Polygon)) {
-          off.add(new Off(o.kind(), o.name(), points(part), o.bufferM()));
+          off.add(new Off(o.kind(), o.name(), Shapes.points(part), o.bufferM()));
         }
       }
     }
-    return new Outline(points(p), off);
+    return new Outline(Shapes.points(p), off);
   }
 
   /** Refuses an edge that crosses itself, and shapes with no area. */
   static void refuseCrossed(List<Point> edge, List<Off> off) {
-    Polygon field = polygon(edge);
+    Polygon field = Shapes.polygon(edge);
     if (!field.isValid() || field.getArea() < SLIVER_M2) {
       throw new Refused(CoreReason.CROSSED_EDGE, "outline.edge", "");
     }
     for (Off o : off) {
-      if (!o.kind().line() && !polygon(o.points()).isValid()) {
+      if (!o.kind().line() && !Shapes.polygon(o.points()).isValid()) {
         throw new Refused(CoreReason.CROSSED_EDGE, "off.points", o.name());
       }
     }
   }
 
   private static Geometry taken(Off o) {
-    Geometry shape = o.kind().line() ? line(o.points()) : polygon(o.points());
-    return o.bufferM() > 0 ? shape.buffer(o.bufferM(), 16) : shape;
-  }
-
-  private static Polygon polygon(List<Point> corners) {
-    Coordinate[] ring = new Coordinate[corners.size() + 1];
-    for (int i = 0; i < ring.length; i++) {
-      Point p = corners.get(i % corners.size());
-      ring[i] = new Coordinate(p.eastM(), p.northM());
-    }
-    return SHAPES.createPolygon(ring);
-  }
-
-  private static LineString line(List<Point> points) {
-    return SHAPES.createLineString(
-        points.stream().map(p -> new Coordinate(p.eastM(), p.northM())).toArray(Coordinate[]::new));
+    return Shapes.taken(o, o.bufferM());
   }
 
   private static LineString drawnOn(List<Point> points) {
     List<Point> drawn = new ArrayList<>(points);
     drawn.add(0, beyond(points.get(1), points.get(0)));
     drawn.add(beyond(points.get(points.size() - 2), points.get(points.size() - 1)));
-    return line(drawn);
+    return Shapes.line(drawn);
   }
 
   private static Point beyond(Point from, Point to) {
@@ -216,19 +199,5 @@ public final class Survey {
     }
     return new Point(
         to.eastM() + east / length * BEYOND_M, to.northM() + north / length * BEYOND_M);
-  }
-
-  private static List<Point> points(Geometry of) {
-    Coordinate[] all = of.getCoordinates();
-    int count = of instanceof Polygon ? all.length - 1 : all.length;
-    List<Point> points = new ArrayList<>();
-    for (int i = 0; i < count; i++) {
-      points.add(new Point(decimetres(all[i].x), decimetres(all[i].y)));
-    }
-    return points;
-  }
-
-  private static double decimetres(double m) {
-    return Math.round(m * 10) / 10.0;
   }
 }

@@ -1,0 +1,90 @@
+package wiselarder.core.winter;
+
+import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.Location;
+import org.locationtech.jts.geom.Polygon;
+import wiselarder.core.land.Outline;
+import wiselarder.core.land.Outline.Off;
+import wiselarder.core.land.Outline.Point;
+import wiselarder.core.land.Shapes;
+import wiselarder.core.quantity.CoreReason;
+import wiselarder.core.quantity.Refused;
+import wiselarder.core.quantity.Stated;
+
+/**
+ * Where bales may stand on a field: inside its edge by some metres, off its water with the strip
+ * that the slope asks for, off hollows and off the pads of other winters.
+ */
+public final class BaleGround {
+  public static final Stated.Figure EDGE_M = Stated.number("bales.edgeM", 0, 100);
+  private static final double M2_PER_HA = 10_000;
+
+  /** A bale may stand on the very edge, whatever rounding makes of it, m. */
+  static final double TOUCH_M = 0.01;
+
+  private final Polygon field;
+  private final Geometry allowed;
+  private final IndexedPointInAreaLocator locator;
+
+  private BaleGround(Polygon field, Geometry allowed) {
+    this.field = field;
+    this.allowed = allowed;
+    this.locator =
+        allowed.isEmpty() ? null : new IndexedPointInAreaLocator(allowed.buffer(TOUCH_M));
+  }
+
+  /**
+   * The ground of a field.
+   *
+   * @param edgeM kept free along the field's edge, for wire and tractor
+   * @param waterM least strip along waterways and ponds, whatever was drawn
+   * @throws Refused where the field is not drawn
+   */
+  public static BaleGround of(Outline outline, String fieldName, double edgeM, double waterM) {
+    if (outline == null) {
+      throw new Refused(CoreReason.NO_OUTLINE, "bales.fieldId", fieldName);
+    }
+    EDGE_M.check(edgeM);
+    Polygon field = Shapes.polygon(outline.edge());
+    Geometry left = edgeM > 0 ? field.buffer(-edgeM) : field;
+    for (Off o : outline.off()) {
+      left = left.difference(Shapes.taken(o, strip(o, waterM)));
+    }
+    return new BaleGround(field, left);
+  }
+
+  private static double strip(Off o, double waterM) {
+    boolean water = o.kind() == Outline.Kind.WATERWAY || o.kind() == Outline.Kind.POND;
+    return water ? Math.max(o.bufferM(), waterM) : o.bufferM();
+  }
+
+  /** Whether a bale may stand there. */
+  public boolean allows(Point p) {
+    return allows(p.eastM(), p.northM());
+  }
+
+  boolean allows(double eastM, double northM) {
+    return locator != null
+        && locator.locate(new Coordinate(eastM, northM)) != Location.EXTERIOR;
+  }
+
+  /** What is left to stand bales on, ha. */
+  public double netHa() {
+    return allowed.getArea() / M2_PER_HA;
+  }
+
+  /** The whole field, ha. */
+  public double areaHa() {
+    return field.getArea() / M2_PER_HA;
+  }
+
+  Geometry allowed() {
+    return allowed;
+  }
+
+  Polygon field() {
+    return field;
+  }
+}
