@@ -8,6 +8,7 @@
   import type { StatedName } from '../words/members';
   import { heldText, NOTICED, SOILS } from '../words/seen';
   import type { Feature } from '../words/weeds';
+  import FieldPhotos from './FieldPhotos.svelte';
   import PhotoTaker from './PhotoTaker.svelte';
   import Ways from './Ways.svelte';
   import WeedKey from './WeedKey.svelte';
@@ -121,6 +122,7 @@
     >
   {/if}
   {#if fieldId !== null}
+    <FieldPhotos {fieldId} />
     <details open={held !== undefined}>
       <summary>{held ? 'Shut by hand' : 'Shut this field'}</summary>
       <div class="form">
