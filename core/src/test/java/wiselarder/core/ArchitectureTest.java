@@ -40,7 +40,7 @@ class ArchitectureTest {
                   "records",
                   "resolved",
                   "weather")),
-          Map.entry("winter", Set.of("land", "quantity")),
+          Map.entry("winter", Set.of("land", "quantity", "reference")),
           Map.entry("quantity", Set.of()),
           Map.entry("calendar", Set.of("quantity")),
           Map.entry("weather", Set.of("quantity", "calendar", "reference")),

@@ -141,7 +141,7 @@ class NoSignalTest {
   @ParameterizedTest
   @CsvSource({
     "quillback, cereal_rye, saddle, Saddle, 2027-09-05, 2027-10-12, 390, 844, in",
-    "campo-garza-mora, spring_oats, tambo-norte, Tambo Norte, 2027-08-05, 2027-09-14, 360, 640, cm",
+    "campo-garza-mora, spring_oats, tambo-norte, Tambo Norte, 2027-08-22, 2027-09-14, 360, 640, cm",
   })
   void aWholeRoundReachesTheOfficeAndChangesItsVerdict(
       String plan,
@@ -186,7 +186,7 @@ class NoSignalTest {
     }
     row(phone, field).tap();
     assertThat(phone.getByTestId("young-rule")).isVisible();
-    Hand.input(phone, "Height, " + unit).fill(unit.equals("in") ? "9" : "23");
+    Hand.input(phone, "Height, " + unit).fill(unit.equals("in") ? "9" : "30");
     Locator pull =
         phone.getByRole(
             AriaRole.GROUP, new Page.GetByRoleOptions().setName("Pulled, as a beast does"));

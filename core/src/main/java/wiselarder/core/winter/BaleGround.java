@@ -66,8 +66,7 @@ public final class BaleGround {
   }
 
   boolean allows(double eastM, double northM) {
-    return locator != null
-        && locator.locate(new Coordinate(eastM, northM)) != Location.EXTERIOR;
+    return locator != null && locator.locate(new Coordinate(eastM, northM)) != Location.EXTERIOR;
   }
 
   /** What is left to stand bales on, ha. */

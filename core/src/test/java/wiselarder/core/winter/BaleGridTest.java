@@ -29,8 +29,7 @@ class BaleGridTest {
   }
 
   private static Outline square(double side, Off... off) {
-    return new Outline(
-        List.of(at(0, 0), at(side, 0), at(side, side), at(0, side)), List.of(off));
+    return new Outline(List.of(at(0, 0), at(side, 0), at(side, side), at(0, side)), List.of(off));
   }
 
   private static Spacing spacing(double along, double across, double deg) {
@@ -115,8 +114,7 @@ class BaleGridTest {
   }
 
   private static final Off POND =
-      new Off(
-          Kind.POND, "pond", List.of(at(60, 60), at(110, 70), at(100, 120), at(70, 110)), 4);
+      new Off(Kind.POND, "pond", List.of(at(60, 60), at(110, 70), at(100, 120), at(70, 110)), 4);
 
   private static Outline uneven(int corners, double radius) {
     List<Point> edge = new ArrayList<>();

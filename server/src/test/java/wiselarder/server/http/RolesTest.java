@@ -23,6 +23,7 @@ import wiselarder.server.Http;
 import wiselarder.server.Operations;
 import wiselarder.server.Operations.Call;
 import wiselarder.server.Operations.Needs;
+import wiselarder.server.Pictures;
 import wiselarder.server.farm.Farms;
 import wiselarder.server.farm.Invitations;
 import wiselarder.server.file.FarmFile;
@@ -324,6 +325,23 @@ class RolesTest {
       invitations.accept(invitations.invite(farm, person, who.name(), role), who);
     }
 
+    private String instrument() {
+      String plate = "{\"kind\": \"PLATE\", \"name\": \"Plate\", \"simulated\": true}";
+      return owner
+          .post("/api/plans/" + plan + "/instruments", plate)
+          .json()
+          .get(0)
+          .get("id")
+          .asString();
+    }
+
+    private String photo() {
+      byte[] jpeg = Pictures.jpeg(8, 6, 1);
+      String id = Pictures.id(jpeg);
+      owner.call("PUT", "/api/plans/" + plan + "/photos/" + id, "image/jpeg", jpeg);
+      return id;
+    }
+
     Http.Answer call(String operation, Call call, Http as) {
       boolean asksOne = operation.contains("{token}") || operation.contains("{invitation}");
       String token = asksOne ? invitations.invite(farm, person, "Eve", Role.READER) : "";
@@ -338,6 +356,8 @@ class RolesTest {
               .replace("{token}", token)
               .replace("{session}", "unknown")
               .replace("{secret}", "unknown")
+              .replace("{instrument}", operation.contains("{instrument}") ? instrument() : "")
+              .replace("{photo}", operation.contains("{photo}") ? photo() : "")
               .replace("{record}", record)
               .replace("{sample}", sample)
               .replace("{revision}", "1")

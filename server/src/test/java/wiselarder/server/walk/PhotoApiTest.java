@@ -1,16 +1,12 @@
 package wiselarder.server.walk;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static wiselarder.server.Pictures.id;
+import static wiselarder.server.Pictures.jpeg;
 
-import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.Arrays;
-import java.util.HexFormat;
-import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import wiselarder.server.App;
@@ -27,21 +23,7 @@ class PhotoApiTest {
     http = Http.visitor();
   }
 
-  private static byte[] jpeg(int width, int height, int shade) throws IOException {
-    BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
-    for (int x = 0; x < width; x++) {
-      image.setRGB(x, x % height, shade);
-    }
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    ImageIO.write(image, "jpeg", out);
-    return out.toByteArray();
-  }
-
-  private static String id(byte[] bytes) throws NoSuchAlgorithmException {
-    return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
-  }
-
-  private Http.Answer put(Http who, byte[] jpeg) throws NoSuchAlgorithmException {
+  private static Http.Answer put(Http who, byte[] jpeg) {
     return put(who, id(jpeg), jpeg);
   }
 
@@ -64,7 +46,7 @@ class PhotoApiTest {
   }
 
   @Test
-  void aPhotoComesThenItsRecordAndGoesWithIt() throws Exception {
+  void aPhotoComesThenItsRecordAndGoesWithIt() {
     byte[] jpeg = jpeg(640, 480, 0x00ff00);
     String id = id(jpeg);
     assertThat(write("p0", taken(id)).json().get("code").asString()).isEqualTo("unknown_id");
@@ -87,7 +69,7 @@ class PhotoApiTest {
 
   /** Too wide, no JPEG, another name than its own, with the camera's own notes, too heavy. */
   @Test
-  void whatIsNoSmallPictureIsRefused() throws Exception {
+  void whatIsNoSmallPictureIsRefused() {
     assertThat(put(http, jpeg(1601, 10, 1)).json().get("code").asString()).isEqualTo("not_a_photo");
     byte[] text = "<svg onload='x'/>".getBytes(StandardCharsets.UTF_8);
     assertThat(put(http, text).json().get("code").asString()).isEqualTo("not_a_photo");
