@@ -51,7 +51,7 @@ class WatchTest {
     Lines log = listen("wiselarder.slow-query");
     App.jdbc().sql("select 'quick'").query(String.class).single();
     App.jdbc()
-        .sql("select pg_sleep(0.4)::text || cast(:secret as text)")
+        .sql("select pg_sleep(2)::text || cast(:secret as text)")
         .param("secret", "ann@farm.example")
         .query(String.class)
         .single();
