@@ -37,7 +37,9 @@
       {@const of = p.fact.fieldId ? name(p.fact.fieldId) : 'the farm'}
       <li>
         {#if missing.includes(p.fact.photoId)}
-          <span class="gone quiet">Not on this device, and no signal.</span>
+          <span class="gone quiet"
+            >The picture is not here: no signal, or the record came without it.</span
+          >
         {:else}
           <a href={source(p.fact.photoId)} target="_blank" rel="noreferrer">
             <img
