@@ -17,6 +17,7 @@
   import {
     differenceText,
     movesText,
+    offLineText,
     clippedText,
     paceText,
     plateText,
@@ -126,6 +127,7 @@
   const typed = $derived(
     way === 'HEIGHT' ? numbers(heights) : way === 'PLATE' ? numbers(plates) : numbers(clips),
   );
+  const offLine = $derived(way === 'PLATE' ? offLineText(plate, line.own, typed) : '');
   const besides = $derived(way === 'CLIP' ? numbers(beside) : []);
   const uneven = $derived(besides.length > 0 && besides.length !== typed.length);
   const reading = $derived.by((): CoverSeen | null => {
@@ -155,6 +157,8 @@
 
   /** One question at a time; what was asked before the last change is not shown. */
   let asking = 0;
+  let left = false;
+  $effect(() => () => (left = true));
   $effect(() => {
     const asked = reading;
     const number = ++asking;
@@ -196,7 +200,8 @@
       })),
     ]);
     keeping = false;
-    if (kept) onkept();
+    // who went back to the round meanwhile is not taken on to another field
+    if (kept && !left) onkept();
   }
 
   const year = $derived(open.view!.year);
@@ -270,6 +275,7 @@
       <p class="wrong">No plate on this sward now: {plate.note}</p>
     {:else}
       <p class="quiet fine">{plateText(plate, line.own)}</p>
+      {#if offLine}<p class="wrong">{offLine}</p>{/if}
     {/if}
   {:else if way === 'CLIP'}
     <label class="field"

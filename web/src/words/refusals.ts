@@ -104,6 +104,8 @@ const SENTENCES: { [C in RefusalCode]: (v: RefusalValues[C], at: At) => string }
   too_many_instruments: (v) => `A plan has up to ${v.most} instruments: remove one first.`,
   no_plate_line: (v) =>
     `No plate on this sward now${v.why ? `: ${v.why}` : ', as no line turns its readings into mass'}.`,
+  beyond_plate_line: (v) =>
+    `${v.field}: ${v.clicks} clicks on the mean, where the line of this sward holds up to ${v.most}. Stems carry the plate there: clip frames or use a stick.`,
 
   no_curve: () =>
     'The tables hold no growth for this stand in this climate. Type the twelve monthly rates.',

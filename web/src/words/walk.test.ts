@@ -8,6 +8,7 @@ import {
   expectedText,
   lastText,
   movesText,
+  offLineText,
   paceText,
   roundText,
   signTitle,
@@ -219,6 +220,15 @@ describe('where a reading’s mass comes from', () => {
     );
     expect(plateText(line, true)).toContain('Your own line');
     expect(plateText(null, false)).toContain('the table has none for this one');
+  });
+  test('says where a plate rides off its line', () => {
+    expect(offLineText(line, false, [30, 44])).toBe(
+      '37 clicks on the mean: the line holds up to 34. Stems carry the plate there: clip frames or use the stick.',
+    );
+    expect(offLineText(line, false, [4, 6])).toContain('holds from 10 on');
+    expect(offLineText(line, false, [10, 34])).toBe('');
+    expect(offLineText(line, true, [90])).toBe('');
+    expect(offLineText(null, false, [90])).toBe('');
   });
   test('says what own frames say of heights', () => {
     const frames = { forageId: 'f', frames: 6, times: 1.184, errorShare: 0.094, used: true };

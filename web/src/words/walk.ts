@@ -105,6 +105,17 @@ export function plateText(line: PlateLine | null, own: boolean): string {
   return `The table’s line for this sward and season, in clicks of half a centimetre, from ${line.fromClicks} to ${line.toClicks}; known to ${Math.round(100 * line.errorShare)}% until you clip. ${line.note}`.trim();
 }
 
+/** Where the plate's mean lies off the table's line; '' while it does not. */
+export function offLineText(line: PlateLine | null, own: boolean, clicks: number[]): string {
+  if (own || !line?.usable || clicks.length === 0) return '';
+  const mean = clicks.reduce((s, c) => s + c, 0) / clicks.length;
+  if (mean > line.toClicks)
+    return `${Math.round(mean)} clicks on the mean: the line holds up to ${line.toClicks}. Stems carry the plate there: clip frames or use the stick.`;
+  return mean < line.fromClicks
+    ? `${Math.round(mean)} clicks on the mean: the line holds from ${line.fromClicks} on, and is a guess below.`
+    : '';
+}
+
 /** What the farm's own frames say of the table of heights. */
 export function clippedText(c: Clipped): string {
   const times = `${c.times.toFixed(2)} times what the table has, ±${Math.round(100 * c.errorShare)}%`;

@@ -19,6 +19,11 @@ import wiselarder.server.people.People;
 public final class Http {
   private static final JsonMapper MAPPER = new JsonMapper();
 
+  static {
+    // the server of the tests drops what is idle for three seconds
+    System.setProperty("jdk.httpclient.keepalive.timeout", "2");
+  }
+
   private final CookieManager cookies = new CookieManager();
   private final HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).build();
 

@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -50,8 +51,26 @@ public record RecordedWeather(
   /** One row that could not be read; the refusal's field is the column. */
   public record BadRow(int row, Refusal why) {}
 
-  /** What a file held: the days, and the rows that were left out. */
-  public record Read(RecordedWeather weather, int rows, List<BadRow> bad) {}
+  /**
+   * What a file held: the days, and the rows that were left out.
+   *
+   * @param found the days, or null where no row could be read
+   * @param rows rows of the file, {@code rowOf} that of a day
+   */
+  public record Read(
+      RecordedWeather found, int rows, Map<LocalDate, Integer> rowOf, List<BadRow> bad) {
+    /**
+     * The days.
+     *
+     * @throws Refused when no row could be read
+     */
+    public RecordedWeather weather() {
+      if (found == null) {
+        throw new Refused(CoreReason.NO_DAYS, "weather.file");
+      }
+      return found;
+    }
+  }
 
   /**
    * Days that had to be made up: temperatures bridged between neighbours, or taken from the normal
@@ -92,7 +111,7 @@ public record RecordedWeather(
    * et0_mm (or tmin_f, tmax_f, rain_in, et0_in), in any order, rows in any order. An empty cell is
    * a missing value; a row that cannot be read is left out and reported.
    *
-   * @throws Refused when a needed column is missing or no row can be read
+   * @throws Refused when a needed column is missing
    */
   public static Read read(String name, String csv) {
     CSVFormat format =
@@ -109,15 +128,16 @@ public record RecordedWeather(
       String[] columns = columns(parser);
       List<BadRow> bad = new ArrayList<>();
       TreeMap<LocalDate, double[]> days = new TreeMap<>();
+      Map<LocalDate, Integer> rowOf = new HashMap<>();
       int rows = 0;
       for (CSVRecord row : parser) {
         Check.range("weather.rows", ++rows, 1, MOST_ROWS);
-        day(row, columns, days, bad);
+        LocalDate date = day(row, columns, days, bad);
+        if (date != null) {
+          rowOf.put(date, (int) row.getRecordNumber() + 1);
+        }
       }
-      if (days.isEmpty()) {
-        throw new Refused(CoreReason.NO_DAYS, "weather.file");
-      }
-      return new Read(of(name, days), rows, List.copyOf(bad));
+      return new Read(days.isEmpty() ? null : of(name, days), rows, rowOf, List.copyOf(bad));
     } catch (IOException | IllegalArgumentException e) {
       throw new Refused(CoreReason.NOT_CSV, "weather.file");
     }
@@ -141,19 +161,20 @@ public record RecordedWeather(
     return found;
   }
 
-  private static void day(
+  /** The day of a row that is taken, or null. */
+  private static LocalDate day(
       CSVRecord row, String[] columns, TreeMap<LocalDate, double[]> days, List<BadRow> bad) {
     int number = (int) row.getRecordNumber() + 1;
     if (!row.isConsistent()) {
       bad.add(new BadRow(number, Refusal.of(CoreReason.ROW_LENGTH, "")));
-      return;
+      return null;
     }
     LocalDate date;
     try {
       date = LocalDate.parse(row.get("date"));
     } catch (DateTimeParseException e) {
       bad.add(new BadRow(number, Refusal.of(CoreReason.NO_DATE, "date", row.get("date"))));
-      return;
+      return null;
     }
     double[] values = new double[columns.length];
     for (int i = 0; i < columns.length; i++) {
@@ -167,7 +188,7 @@ public record RecordedWeather(
               new BadRow(
                   number,
                   Refusal.of(CoreReason.CELL_OUT_OF_RANGE, columns[i], cell, rule[0], rule[1])));
-          return;
+          return null;
         }
         value = value * rule[2] + rule[3];
       }
@@ -179,7 +200,10 @@ public record RecordedWeather(
               number, Refusal.of(CoreReason.LOW_ABOVE_HIGH, columns[0], row.get(columns[0]))));
     } else if (days.putIfAbsent(date, values) != null) {
       bad.add(new BadRow(number, Refusal.of(CoreReason.DATE_TWICE, "date", date)));
+    } else {
+      return date;
     }
+    return null;
   }
 
   private static double number(String cell) {

@@ -81,7 +81,8 @@ class RecordedWeatherTest {
     assertThatThrownBy(() -> RecordedWeather.read("S", "date,tmin_c,rain_mm\n2020-01-01,1,2\n"))
         .isInstanceOf(Refused.class)
         .hasMessageContaining("tmax_c or tmax_f");
-    assertThatThrownBy(() -> RecordedWeather.read("S", "date,tmin_c,tmax_c,rain_mm\nx,1,2,3\n"))
+    assertThatThrownBy(
+            () -> RecordedWeather.read("S", "date,tmin_c,tmax_c,rain_mm\nx,1,2,3\n").weather())
         .isInstanceOf(Refused.class);
   }
 

@@ -187,7 +187,19 @@ final class PlateFile {
             .orElse(null);
     if (line == null || !line.usable()) {
       String why = line == null ? "" : line.note();
-      wrong.add(RowProblem.of(row, "field", ServerReason.NO_PLATE_LINE, key.fieldId, why));
+      wrong.add(RowProblem.of(row, "field", ServerReason.NO_PLATE_LINE, name(key), why));
+      return;
+    }
+    double mean = of.stream().mapToDouble(Double::doubleValue).average().orElseThrow();
+    if (mean > line.toClicks()) {
+      wrong.add(
+          RowProblem.of(
+              row,
+              "clicks",
+              ServerReason.BEYOND_PLATE_LINE,
+              name(key),
+              (double) Math.round(mean),
+              line.toClicks()));
       return;
     }
     try {
@@ -195,6 +207,10 @@ final class PlateFile {
     } catch (Refused e) {
       wrong.add(RowProblem.of(row, e));
     }
+  }
+
+  private String name(Key key) {
+    return plan.field(key.fieldId).name();
   }
 
   private static CoverSeen cover(FieldToWalk field, PlateTable.Line line, List<Double> clicks) {

@@ -2,6 +2,7 @@ package wiselarder.server.instruments;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.records.Noticed;
@@ -29,19 +30,25 @@ final class StationFile {
     RecordedWeather.Read read = RecordedWeather.read("station", csv);
     List<RowProblem> wrong =
         new ArrayList<>(read.bad().stream().map(b -> RowProblem.of(b.row(), b.why())).toList());
-    RecordedWeather weather = read.weather();
-    if (weather.tminC().size() > MOST_DAYS) {
+    if (read.rows() == 0) {
+      wrong.add(RowProblem.of(1, "", ServerReason.NO_ROWS));
+    } else if (read.rows() > MOST_DAYS) {
       wrong.add(RowProblem.of(1, "", ServerReason.TOO_MANY_ROWS, MOST_DAYS));
     }
     if (!wrong.isEmpty()) {
       throw new BadRows(wrong);
     }
+    RecordedWeather weather = read.weather();
     List<Seen> seen = new ArrayList<>();
     for (int i = 0; i < weather.tminC().size(); i++) {
       LocalDate on = weather.start().plusDays(i);
       int day = plan.plan().year().day(on.plusDays(1));
       if (day <= 0 || day > plan.plan().year().days()) {
-        throw new BadRows(List.of(RowProblem.of(i + 2, "date", ServerReason.NOT_IN_PLAN)));
+        // days without a row lie between those that have one
+        if (read.rowOf().containsKey(on)) {
+          wrong.add(RowProblem.of(read.rowOf().get(on), "date", ServerReason.NOT_IN_PLAN));
+        }
+        continue;
       }
       double rain = weather.rainMm().get(i);
       double low = weather.tminC().get(i);
@@ -51,6 +58,10 @@ final class StationFile {
       if (low <= 0) {
         seen.add(new Seen(on, new Noticed(Noticed.What.FROST, null, low, "")));
       }
+    }
+    if (!wrong.isEmpty()) {
+      wrong.sort(Comparator.comparingInt(RowProblem::row));
+      throw new BadRows(wrong);
     }
     if (seen.isEmpty()) {
       throw new BadRows(List.of(RowProblem.of(1, "", ServerReason.NO_ROWS)));

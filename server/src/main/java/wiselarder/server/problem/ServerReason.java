@@ -49,6 +49,8 @@ public enum ServerReason implements Reason {
   TOO_MANY_INSTRUMENTS(Reason.number("most")),
   /** No line turns a plate's readings of this sward into mass. */
   NO_PLATE_LINE(Reason.text("field"), Reason.text("why")),
+  /** The plate rode higher than the line of its sward was made for. */
+  BEYOND_PLATE_LINE(Reason.text("field"), Reason.number("clicks"), Reason.number("most")),
 
   // files and requests
   NOT_TEXT,

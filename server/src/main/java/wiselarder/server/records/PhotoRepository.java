@@ -48,8 +48,17 @@ class PhotoRepository {
         .single();
   }
 
-  void remove(long farmId, String id) {
-    jdbc.sql("delete from photo where farm_id = :farm and id = :id")
+  /** Removes a picture that no standing record names. */
+  void removeUnlessNamed(long farmId, String id) {
+    jdbc.sql(
+            """
+            delete from photo where farm_id = :farm and id = :id and not exists
+              (select 1 from farm_record r
+               where r.farm_id = :farm and r.kind = 'PHOTO_TAKEN' and r.fact ->> 'photoId' = :id
+                 and not exists
+                   (select 1 from farm_record s
+                    where s.farm_id = :farm and s.kind = 'STRUCK' and s.fact ->> 'record' = r.id))
+            """)
         .param("farm", farmId)
         .param("id", id)
         .update();

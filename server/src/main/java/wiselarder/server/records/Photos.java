@@ -27,7 +27,7 @@ import wiselarder.server.problem.ServerReason;
 
 /**
  * Pictures beside the records: small JPEGs without anything but the picture. They come before the
- * record that names them, and go when it is struck out.
+ * record that names them, and go when the last one is struck out.
  */
 @Component
 public class Photos {
@@ -90,8 +90,9 @@ public class Photos {
     return repository.has(farmId, id);
   }
 
-  void remove(long farmId, String id) {
-    repository.remove(farmId, id);
+  /** A picture of which a record was struck out; another one may name it still. */
+  void struck(long farmId, String id) {
+    repository.removeUnlessNamed(farmId, id);
   }
 
   /** Pictures whose record never came. */

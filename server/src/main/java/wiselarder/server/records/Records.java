@@ -115,10 +115,10 @@ public class Records {
       wanted.add(record(command, wanted.size(), s, person));
     }
     for (FarmRecord r : wanted) {
-      if (r.fact() instanceof Struck s && standing(plan, s).fact() instanceof PhotoTaken p) {
-        photos.remove(plan.farmId(), p.photoId());
-      }
       repository.insert(plan.farmId(), command.id, person.id(), r);
+      if (r.fact() instanceof Struck s && standing(plan, s).fact() instanceof PhotoTaken p) {
+        photos.struck(plan.farmId(), p.photoId());
+      }
     }
     // another request with this id may have come first: what it brought is what counts
     return again(repository.ofCommand(plan.farmId(), command.id), command);

@@ -76,7 +76,7 @@ final class SeenFile {
   }
 
   /** Who wrote it; of what an instrument sent, which one, so that what is simulated says so. */
-  private static String by(FarmRecord r) {
+  static String by(FarmRecord r) {
     FarmRecord.Written w = r.written();
     return r.id().startsWith("instrument-") ? w.device() + ", of " + w.who() : w.who();
   }

@@ -2,10 +2,7 @@ package wiselarder.server.walk;
 
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
-import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
-import java.util.function.Function;
 import java.util.stream.IntStream;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -24,15 +21,14 @@ import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.records.CoverSeen;
 import wiselarder.core.records.FarmRecord;
+import wiselarder.core.records.FarmRecords;
 import wiselarder.core.records.StemsSeen;
 import wiselarder.core.records.WeatherMeasured;
 import wiselarder.core.walk.Answer;
 import wiselarder.core.walk.FieldHistory;
 import wiselarder.core.walk.Round;
 import wiselarder.core.walk.StemAnswer;
-import wiselarder.server.file.Table;
 import wiselarder.server.http.Transfer;
-import wiselarder.server.lists.CsvUnit;
 import wiselarder.server.people.Person;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.StoredPlan;
@@ -136,7 +132,8 @@ class WalkController {
       @AuthenticationPrincipal Person person) {
     StoredPlan plan = plans.get(id, person);
     Farm.UnitSystem in = units == null ? plan.content().farm().units() : units;
-    String csv = table(plan, readings(id, person), in).csv();
+    FarmRecords records = views.engine("normal", plan).records();
+    String csv = ReadingsFile.of(plan.content(), readings(id, person), records, in).csv();
     return Transfer.file(
         csv.getBytes(StandardCharsets.UTF_8), plan.slug() + "-readings.csv", Transfer.CSV);
   }
@@ -153,40 +150,5 @@ class WalkController {
     String csv = SeenFile.of(farm, views.engine("normal", plan).records(), in).csv();
     return Transfer.file(
         csv.getBytes(StandardCharsets.UTF_8), plan.slug() + "-seen.csv", Transfer.CSV);
-  }
-
-  private static Table table(
-      StoredPlan plan, List<FieldHistory.ReadingLine> lines, Farm.UnitSystem units) {
-    CsvUnit unit = CsvUnit.MASS_PER_AREA;
-    Function<Double, Object> in = kg -> Math.round(unit.fromSi(kg, units));
-    Function<Double, Object> aDay =
-        kg -> kg == null ? null : Math.round(10 * unit.fromSi(kg, units)) / 10.0;
-    String of = unit.suffix(units);
-    List<List<Object>> rows = new ArrayList<>();
-    for (FieldHistory.ReadingLine l : lines) {
-      rows.add(
-          Arrays.asList(
-              plan.content().field(l.fieldId()).name(),
-              l.on(),
-              in.apply(l.coverKgPerHa()),
-              in.apply(l.lowKgPerHa()),
-              in.apply(l.highKgPerHa()),
-              in.apply(l.expectedKgPerHa()),
-              in.apply(l.takenKgPerHa()),
-              aDay.apply(l.growthKgPerHaDay()),
-              aDay.apply(l.usualKgPerHaDay())));
-    }
-    List<String> header =
-        List.of(
-            "field",
-            "date",
-            "cover" + of,
-            "low" + of,
-            "high" + of,
-            "expected" + of,
-            "taken_since_last" + of,
-            "growth_a_day" + of,
-            "expected_growth_a_day" + of);
-    return new Table(header, rows, false);
   }
 }

@@ -78,6 +78,8 @@ class InstrumentApiTest {
     JsonNode lines = http.get(PLAN + "/walk/readings").json();
     assertThat(lines.get(0).get("coverKgPerHa").asDouble())
         .isEqualTo(16 * perClick + fact.get("baseKg").asDouble());
+    assertThat(http.get(PLAN + "/walk/readings/file").raw().body())
+        .contains(",\"Green (simulated), of Visitor\"");
     assertThat(http.get(OF).json().get(0).get("lastAt").isNull()).isFalse();
     assertThat(http.get(OF).json().get(0).get("path").isNull()).as("told once").isTrue();
   }
@@ -114,7 +116,11 @@ class InstrumentApiTest {
         "PLATE | field,time,clicks | 1 | no_rows",
         "PLATE | field,time,clicks;Sawdust,2028-07-20,10 | 2 | no_plate_line",
         "STATION | date,tmin_c,tmax_c,rain_mm;2028-04-18,20,12,0;2028-04-19,2,12,0 | 2 | low_above_high",
+        "PLATE | field,time,clicks;Home Bottom,2028-04-20,90;Home Bottom,2028-04-20,80 | 2 | beyond_plate_line",
         "STATION | date,tmin_c,tmax_c,rain_mm;2021-04-18,2,12,0 | 2 | not_in_plan",
+        "STATION | date,tmin_c,tmax_c,rain_mm;2028-04-20,2,12,0;2028-10-20,2,12,0;2028-10-18,2,12,0 | 3 | not_in_plan",
+        "STATION | date,tmin_c,tmax_c,rain_mm;18 April,2,12,0 | 2 | no_date",
+        "STATION | date,tmin_c,tmax_c,rain_mm | 1 | no_rows",
       })
   void aWrongRowKeepsAllOfItOut(String kind, String csv, int row, String code) throws Exception {
     int before = records().size();

@@ -67,6 +67,21 @@ class PhotoApiTest {
     assertThat(http.get(PLAN + "/photos/" + id).status()).isEqualTo(404);
   }
 
+  /** The same picture beside two records stays until neither stands. */
+  @Test
+  void aPhotoOfTwoRecordsGoesWithTheSecond() {
+    byte[] jpeg = jpeg(64, 48, 0x0000ff);
+    String id = id(jpeg);
+    put(http, jpeg);
+    write("p1", taken(id));
+    write("p2", taken(id));
+    String struck = "{\"kind\": \"STRUCK\", \"record\": \"%s\", \"why\": \"\"}";
+    assertThat(write("s1", struck.formatted("p1")).status()).isEqualTo(200);
+    assertThat(http.get(PLAN + "/photos/" + id).status()).isEqualTo(200);
+    assertThat(write("s2", struck.formatted("p2")).status()).isEqualTo(200);
+    assertThat(http.get(PLAN + "/photos/" + id).status()).isEqualTo(404);
+  }
+
   /** Too wide, no JPEG, another name than its own, with the camera's own notes, too heavy. */
   @Test
   void whatIsNoSmallPictureIsRefused() {

@@ -108,7 +108,9 @@ class WalkApiTest {
         http.get(PLAN + "/walk/readings/file?units=METRIC").raw().body().strip().split("\r?\n");
     assertThat(lines[0])
         .startsWith("field,date,cover_kg_per_ha,low_kg_per_ha,high_kg_per_ha,expected_kg_per_ha");
-    assertThat(lines[1]).startsWith("Home Bottom,2028-04-10,2000,1500,2500,").endsWith(",,");
+    assertThat(lines[1])
+        .startsWith("Home Bottom,2028-04-10,2000,1500,2500,")
+        .endsWith(",,,Visitor");
     assertThat(lines[2]).startsWith("Home Bottom,2028-04-20,2240,1680,2800,");
     // a number stays a number, also below nothing
     http.post(PLAN + "/records", written("w3", "2028-04-21", reading(900)));
