@@ -4,8 +4,8 @@
   import Choice from '../form/Choice.svelte';
   import DateField from '../form/DateField.svelte';
   import { thePlan } from '../plan/context';
-  import { todayWithin } from '../units/dates';
-  import { amount } from '../units/units';
+  import { shortDate, todayWithin } from '../units/dates';
+  import { amount, figure, unitOf } from '../units/units';
   import { receivedText, wrongText } from './received';
   import {
     clicksAt,
@@ -213,17 +213,20 @@
         <table data-testid="read">
           <thead
             ><tr
-              ><th scope="col">Day</th><th scope="col">Low, °C</th><th scope="col">High, °C</th><th
-                scope="col">Rain, mm</th
+              ><th scope="col">Day</th><th scope="col">Low, {unitOf('temperature', open.system)}</th
+              ><th scope="col">High, {unitOf('temperature', open.system)}</th><th scope="col"
+                >Rain, {unitOf('water', open.system)}</th
               ></tr
             ></thead
           >
           <tbody>
             {#each days as d (d.date)}
               <tr
-                ><th scope="row">{d.date}</th><td class="figure">{d.tminC}</td><td class="figure"
-                  >{d.tmaxC}</td
-                ><td class="figure">{d.rainMm}</td></tr
+                ><th scope="row">{shortDate(d.date)}</th><td class="figure"
+                  >{figure(d.tminC, 'temperature', open.system)}</td
+                ><td class="figure">{figure(d.tmaxC, 'temperature', open.system)}</td><td
+                  class="figure">{figure(d.rainMm, 'water', open.system)}</td
+                ></tr
               >
             {/each}
           </tbody>

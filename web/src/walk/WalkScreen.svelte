@@ -26,9 +26,12 @@
 
   const open = thePlan();
 
+  const last = $derived(isoOf(open.view!.year.start, open.view!.year.days - 1));
   /** A reading that was refused is read again: its field and day come with the address. */
+  const within = (iso: string | null) =>
+    iso !== null && iso >= open.view!.year.start && iso <= last ? iso : null;
   const wanted = new URLSearchParams(router.querystring ?? '');
-  let on = $state(wanted.get('on') ?? todayWithin(open.view!.year));
+  let on = $state(within(wanted.get('on')) ?? todayWithin(open.view!.year));
   let walk = $state.raw<Walk | null>(null);
   let readings = $state.raw<ReadingLine[]>([]);
   let keptAt = $state<number | null>(null);
@@ -36,7 +39,6 @@
   let order = $state<'round' | 'most' | 'near'>('round');
   let here = $state.raw<Here | null>(null);
   let unknown = $state(false);
-  const last = $derived(isoOf(open.view!.year.start, open.view!.year.days - 1));
   const narrow = new MediaQuery('max-width: 760px');
   const name = (id: string) => {
     const { fields, groups } = open.view!.farm;

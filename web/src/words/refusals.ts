@@ -186,7 +186,7 @@ const SENTENCES: { [C in RefusalCode]: (v: RefusalValues[C], at: At) => string }
   last_plan: () => "This is the farm's only plan: remove the farm instead.",
   no_such_gap: (v) =>
     v.gaps === 0 ? 'This plan has no gap any more.' : `This plan has only ${v.gaps} gaps now.`,
-  not_in_plan: () => 'These days lie outside the plan.',
+  not_in_plan: () => 'This lies outside of the days of the plan.',
 
   command_reused: () => 'This was sent before with something else in it. Write it down once more.',
   too_many_samples: (v) =>

@@ -81,6 +81,7 @@ describe('what is said of fields and groups', () => {
     expect(rainText(rain, 'IMPERIAL')).toBe(
       '1.0 in in the gauge by 2 readings since 1 April, of 9 days; 2.0 in usually fall on these. The plan’s soils had this rain.',
     );
+    expect(rainText({ ...rain, mm: 0 }, 'IMPERIAL')).toMatch(/^Nothing in the gauge by 2/);
   });
 });
 

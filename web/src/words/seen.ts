@@ -98,7 +98,8 @@ function verdict(s: StakeLine, cm: (v: number) => string): string {
 /** Rain in the gauge beside what usually falls. */
 export function rainText(rain: NonNullable<Walk['rain']>, system: System): string {
   const n = `${rain.readings} ${plural('reading', rain.readings)}`;
-  return `${amount(rain.mm, 'water', system)} in the gauge by ${n} since ${longDate(rain.from)}, of ${days(rain.days)}; ${amount(rain.usualMm, 'water', system)} usually fall on these. The plan’s soils had this rain.`;
+  const mm = rain.mm > 0 ? amount(rain.mm, 'water', system) : 'Nothing';
+  return `${mm} in the gauge by ${n} since ${longDate(rain.from)}, of ${days(rain.days)}; ${amount(rain.usualMm, 'water', system)} usually fall on these. The plan’s soils had this rain.`;
 }
 
 /** "12 of 80 gave birth, 31 by the plan; 13 young live. The last on 4 March." */

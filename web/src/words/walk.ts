@@ -214,6 +214,7 @@ export function roundText(
   const count = `${fields.length} ${plural('field', fields.length)}, ${read} read this day.`;
   if (needKgPerDay <= 0)
     return `${count} Nobody is there to feed in the next weeks, so that no look moves a forecast.`;
+  if (read === fields.length) return count;
   if (!first.length)
     return `${count} ${read ? 'A look at the others would hardly move the forecast.' : 'A look would hardly move the forecast.'}`;
   return `${count} First ${first.map(name).join(', ')}: a look there changes the forecast most.`;
