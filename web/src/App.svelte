@@ -38,6 +38,7 @@
     '/plan/:id/prices': later(() => import('./prices/Prices.svelte')),
     '/plan/:id/market': later(() => import('./prices/Market.svelte')),
     '/plan/:id/seasons': later(() => import('./seasons/Seasons.svelte')),
+    '/plan/:id/winter': later(() => import('./winter/Winter.svelte')),
     '/plan/:id/jobs': later(() => import('./jobs/Jobs.svelte')),
     '/plan/:id/walk': later(() => import('./walk/WalkScreen.svelte')),
     '/plan/:id/instruments': later(() => import('./instruments/Instruments.svelte')),

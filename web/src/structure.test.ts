@@ -31,6 +31,7 @@ const ALLOWED: Record<string, string[]> = {
   store: ['api', 'units', 'words', 'plan', 'ruler', 'records', 'form'],
   herd: ['api', 'units', 'words', 'plan', 'ruler', 'records', 'form'],
   land: ['api', 'units', 'words', 'plan', 'ruler', 'form', 'people', 'store'],
+  winter: ['api', 'units', 'words', 'plan', 'form', 'land'],
   forage: ['api', 'units', 'words', 'plan', 'form', 'land'],
   year: ['api', 'units', 'words', 'plan', 'form', 'ruler', 'seasons', 'papers', 'land', 'herd'],
   farm: ['api', 'units', 'words', 'plan', 'form', 'people', 'papers', 'land', 'herd', 'store'],

@@ -108,6 +108,9 @@ export type Decides = Schemas['Decides'];
 export type PickedYear = Read<Schemas['PickedYear']>;
 export type GaugeYear = Schemas['GaugeYears'];
 export type Rung = Schemas['Rung'];
+export type BaleField = Schemas['BaleField'];
+export type BaleWinter = Schemas['BaleWinter'];
+export type BaleSection = Schemas['BaleSection'];
 export type OwnJob = Schemas['OwnJob'];
 export type Job = Schemas['JobView'];
 export type JobMoved = Schemas['JobMoved'];
@@ -429,6 +432,11 @@ export function apiIn(looking: { season: string }) {
     cover: (id: string, readings: Readings) => post<Cover>(`/plans/${id}/cover`, readings),
     haySum: (id: string, asked: Record<string, string>) =>
       get<HaySheet>(inSeason(`/plans/${id}/hay-sum?${query(asked)}`)),
+    /** Bales set out on fields, through the season; with others in their place where given. */
+    winter: (id: string) => get<BaleWinter[]>(inSeason(`/plans/${id}/winter`)),
+    normalWinter: (id: string) => get<BaleWinter[]>(`/plans/${id}/winter`),
+    winterWith: (id: string, bales: BaleField) =>
+      post<BaleWinter[]>(inSeason(`/plans/${id}/winter`), bales),
     marks: (id: string) => get<MarkDates[]>(`/plans/${id}/marks`),
     shelves: (id: string, { measure, groupId, block }: ShelvesAsked) =>
       get<ShelvesView>(

@@ -17,6 +17,7 @@ export const PLACES: Place[] = [
   { path: '/seasons', name: 'Seasons' },
   { path: '/jobs', name: 'Jobs' },
   { path: '/walk', name: 'Walk' },
+  { path: '/winter', name: 'Winter' },
   { path: '/papers', name: 'Papers' },
 ];
 

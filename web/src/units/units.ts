@@ -28,6 +28,7 @@ export type Quantity =
   | 'percent'
   | 'temperature'
   | 'degrees'
+  | 'headDays'
   | 'count'
   | 'plain';
 
@@ -108,6 +109,10 @@ const UNITS: Record<Quantity, Record<System, Unit>> = {
   degrees: {
     IMPERIAL: { factor: 1.8, unit: 'F', digits: 1 },
     METRIC: { factor: 1, unit: 'C', digits: 1 },
+  },
+  headDays: {
+    IMPERIAL: { factor: HA_PER_ACRE, unit: 'head-days/ac', digits: 0 },
+    METRIC: { factor: 1, unit: 'head-days/ha', digits: 0 },
   },
   litres: {
     IMPERIAL: { factor: 0.264172, unit: 'gal', digits: 0 },
@@ -225,7 +230,9 @@ export function quantityOf(field: string): Quantity {
   if (/([dD]epth|[hH]eight|point|snow)Cm$/.test(field) || /^heights\./.test(field)) return 'depth';
   if (/(Hardy|frost)C$/.test(field)) return 'temperature';
   if (/(utilization\w*|droughtHold|PerMonth|senescencePerDay|\.share)$/.test(field)) return 'share';
-  if (/(distance|buffer|east|north)M$/.test(field)) return 'distance';
+  if (/HeadDaysPerHa$/.test(field)) return 'headDays';
+  if (/(distance|buffer|east|north|edge|water|along|across|shiftAlong|shiftAcross)M$/.test(field))
+    return 'distance';
   if (/([pP]ricePerKg|valuePerKgGain)$/.test(field)) return 'pricePerKg';
   if (/(gainKgPerDay|audKg)$/.test(field)) return 'gain';
   if (/^plate\.\w+Kg$/.test(field)) return 'massPerArea';

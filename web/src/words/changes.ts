@@ -23,6 +23,7 @@ export const THINGS: Record<Change['what'], string> = {
   SEED: 'the seed of',
   JOB: 'the job',
   RUNG: 'the rung of the drought plan,',
+  BALES: 'the bales set out on',
   TEST: 'the test of',
 };
 

@@ -40,7 +40,21 @@ class ArchitectureTest {
                   "records",
                   "resolved",
                   "weather")),
-          Map.entry("winter", Set.of("land", "quantity", "reference")),
+          Map.entry("bales", Set.of("land", "quantity")),
+          Map.entry(
+              "winter",
+              Set.of(
+                  "balance",
+                  "bales",
+                  "calendar",
+                  "engine",
+                  "herd",
+                  "land",
+                  "plan",
+                  "quantity",
+                  "reference",
+                  "resolved",
+                  "store")),
           Map.entry("quantity", Set.of()),
           Map.entry("calendar", Set.of("quantity")),
           Map.entry("weather", Set.of("quantity", "calendar", "reference")),
@@ -53,7 +67,15 @@ class ArchitectureTest {
           Map.entry(
               "plan",
               Set.of(
-                  "quantity", "calendar", "weather", "forage", "land", "herd", "store", "price")),
+                  "bales",
+                  "quantity",
+                  "calendar",
+                  "weather",
+                  "forage",
+                  "land",
+                  "herd",
+                  "store",
+                  "price")),
           Map.entry(
               "caution",
               Set.of(

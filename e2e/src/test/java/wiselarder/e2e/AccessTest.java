@@ -103,6 +103,7 @@ class AccessTest {
         "/seasons",
         "/jobs",
         "/walk",
+        "/winter",
         "/instruments",
         "/instruments/plate",
         "/instruments/station",

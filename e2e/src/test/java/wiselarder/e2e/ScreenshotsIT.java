@@ -6,6 +6,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ScreenshotAnimations;
+import com.microsoft.playwright.options.SelectOption;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 
@@ -66,7 +67,6 @@ class ScreenshotsIT {
       Page stranger = product.page(1280, 800);
       stranger.navigate(product.url());
       stranger.getByText("Make the first owner").waitFor();
-      shoot(stranger, "sign-in", false);
       start(stranger);
       shoot(stranger, "start", false);
       Hand.MOUSE.button(stranger, "Save and see the year");
@@ -76,6 +76,15 @@ class ScreenshotsIT {
       Hand.MOUSE.button(stranger, "Make a link");
       stranger.getByLabel("Invitation link").waitFor();
       shoot(stranger, "people", false);
+      page.navigate(product.demo().replaceAll("quillback$", "spruce-hollow") + "/winter");
+      Hand.MOUSE.button(page, "Set bales out");
+      Hand.input(page, "Field").selectOption(new SelectOption().setLabel("East of the Brook"));
+      Hand.input(page, "Bales set out").fill("126");
+      page.keyboard().press("Tab");
+      page.getByText("126 bales last").waitFor();
+      Hand.MOUSE.button(page, "Next");
+      page.evaluate("() => scrollTo(0, 0)");
+      shoot(page, "winter", false);
       page.navigate(product.url() + "/#/morning");
       Hand.MOUSE.button(page, "Bring up to date");
       page.getByText("all as they stand this morning").waitFor();

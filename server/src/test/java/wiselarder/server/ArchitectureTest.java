@@ -53,6 +53,7 @@ class ArchitectureTest {
               "instruments",
               Set.of("problem", "people", "plan", "records", "year", "http", "lists")),
           Map.entry("herd", Set.of("people", "plan", "year")),
+          Map.entry("winter", Set.of("people", "plan", "year")),
           Map.entry("store", Set.of("problem", "people", "plan", "year")),
           Map.entry("land", Set.of("problem", "file", "http", "lists", "people", "plan", "year")),
           Map.entry("laboratory", Set.of("problem", "people", "plan", "records", "year")),

@@ -68,6 +68,12 @@ public final class Operations {
        "properties": {"name": "Saddle"}, "geometry": {"type": "Polygon", "coordinates":
         [[[-40, 36.9], [-39.998, 36.9], [-39.998, 36.902], [-40, 36.9]]]}}]}""";
 
+  private static final String BALES =
+      """
+      {"id": "b", "fieldId": "saddle", "lotId": "fescue-rounds", "bales": 20, "atOnce": 4,
+       "counts": [], "spacing": {"alongM": 10, "acrossM": 12, "rowsDeg": 0, "shiftAlongM": 0,
+       "shiftAcrossM": 0}, "edgeM": 8, "waterM": 0, "fromLast": false, "mostHeadDaysPerHa": null}""";
+
   private static final String QUICK =
       """
       {"farmName": "Ten", "climateId": "transition_humid", "units": "METRIC", "currency": "EUR",
@@ -93,6 +99,8 @@ public final class Operations {
     CALLS.put("GET /api/sessions", bare(Needs.SIGN_IN));
     CALLS.put("DELETE /api/sessions", bare(Needs.SIGN_IN));
     CALLS.put("DELETE /api/sessions/{session}", bare(Needs.SIGN_IN));
+    CALLS.put("GET /api/plans/{id}/winter", bare(Needs.READER));
+    CALLS.put("POST /api/plans/{id}/winter", json(Needs.READER, BALES));
     CALLS.put("GET /api/catalogue", bare(Needs.NOBODY));
     CALLS.put("GET /api/farms", bare(Needs.SIGN_IN));
     CALLS.put("GET /api/mornings", bare(Needs.SIGN_IN));

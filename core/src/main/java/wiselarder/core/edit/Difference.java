@@ -77,7 +77,8 @@ public final class Difference {
           Items.IRRIGATIONS,
           Items.PASSES,
           Items.JOBS,
-          Items.RUNGS);
+          Items.RUNGS,
+          Items.BALES);
 
   private static Farm bare(Farm f) {
     return f.withFields(List.of())

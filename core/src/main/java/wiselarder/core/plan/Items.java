@@ -201,6 +201,17 @@ public final class Items<T extends Record> {
           Rung::id,
           (p, r) -> r.doThis());
 
+  public static final Items<BaleField> BALES =
+      new Items<>(
+              Thing.BALES,
+              BaleField.class,
+              p -> p.plan().bales(),
+              (p, l) -> new FarmPlan(p.farm(), p.plan().withBales(l)),
+              BaleField::id,
+              (p, b) -> fieldName(p, b.fieldId()))
+          .belongs("bales.fieldId", Thing.FIELD, BaleField::fieldId)
+          .belongs("bales.lotId", Thing.LOT, BaleField::lotId);
+
   public static final Items<OwnForage> FORAGES =
       new Items<>(
           Thing.FORAGE,
@@ -248,7 +259,8 @@ public final class Items<T extends Record> {
           POLICIES,
           SEEDS,
           JOBS,
-          RUNGS);
+          RUNGS,
+          BALES);
 
   /**
    * Things named by those of a list.

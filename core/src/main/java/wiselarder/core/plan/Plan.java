@@ -22,7 +22,8 @@ public record Plan(
     List<Anchor> anchors,
     List<Policy> policies,
     List<OwnJob> jobs,
-    List<Rung> rungs) {
+    List<Rung> rungs,
+    List<BaleField> bales) {
   public static final Stated.Text NAME = Stated.text("plan.name", 80);
 
   public Plan {
@@ -41,6 +42,7 @@ public record Plan(
     policies = orNone(policies);
     jobs = orNone(jobs);
     rungs = orNone(rungs);
+    bales = orNone(bales);
   }
 
   /** Lists that older plans do not have count as empty. */
@@ -71,6 +73,7 @@ public record Plan(
         dressings,
         irrigations,
         scenarios,
+        null,
         null,
         null,
         null,
@@ -144,6 +147,10 @@ public record Plan(
     return with(p -> p.rungs = changed);
   }
 
+  public Plan withBales(List<BaleField> changed) {
+    return with(p -> p.bales = changed);
+  }
+
   private Plan with(Consumer<Parts> change) {
     Parts parts = new Parts(this);
     change.accept(parts);
@@ -167,6 +174,7 @@ public record Plan(
     private List<Policy> policies;
     private List<OwnJob> jobs;
     private List<Rung> rungs;
+    private List<BaleField> bales;
 
     Parts(Plan of) {
       name = of.name;
@@ -184,6 +192,7 @@ public record Plan(
       policies = of.policies;
       jobs = of.jobs;
       rungs = of.rungs;
+      bales = of.bales;
     }
 
     Plan plan() {
@@ -202,7 +211,8 @@ public record Plan(
           anchors,
           policies,
           jobs,
-          rungs);
+          rungs,
+          bales);
     }
   }
 }

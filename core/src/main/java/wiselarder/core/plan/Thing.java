@@ -23,6 +23,7 @@ public enum Thing {
   SEED,
   JOB,
   RUNG,
+  BALES,
   /** A report on a lot; a record, not a part of the plan. */
   TEST
 }

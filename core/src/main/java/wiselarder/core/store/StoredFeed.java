@@ -7,6 +7,7 @@ import wiselarder.core.reference.CsvTable;
  * A stored feed of the product's table: its usual worth, the most of it in a diet, and what it
  * costs in an ordinary year. Product defaults; a test or a price of one's own stands above them.
  *
+ * @param potassiumPct of dry matter
  * @param kind hay, haylage, silage, straw, concentrate or byproduct
  * @param maxShareOfDiet ceiling as a share of what adapted adult cattle eat
  * @param lowUsdPerTonneAsFed ordinary price, undelivered
@@ -17,6 +18,7 @@ public record StoredFeed(
     String kind,
     double dmShare,
     FeedWorth worth,
+    double potassiumPct,
     double maxShareOfDiet,
     double lowUsdPerTonneAsFed,
     double highUsdPerTonneAsFed,
@@ -50,6 +52,7 @@ public record StoredFeed(
                         r.number("ca_pct", 0, 30),
                         r.number("p_pct", 0, 30),
                         FeedWorth.From.TABLE),
+                    r.number("k_pct", 0, 10),
                     r.number("max_share_of_diet", 0.01, 1),
                     r.number("price_usd_per_t_as_fed_low", 0, 5000),
                     r.number("price_usd_per_t_as_fed_high", 0, 5000),

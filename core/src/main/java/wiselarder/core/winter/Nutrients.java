@@ -36,6 +36,10 @@ public record Nutrients(double nKg, double pKg, double kKg) {
    *     dung and trampled feed free theirs over years
    */
   public record LeftBehind(Nutrients low, Nutrients high, double soonNKg) {
+    public LeftBehind times(double share) {
+      return new LeftBehind(low.times(share), high.times(share), soonNKg * share);
+    }
+
     public LeftBehind plus(LeftBehind other) {
       return new LeftBehind(low.plus(other.low), high.plus(other.high), soonNKg + other.soonNKg);
     }

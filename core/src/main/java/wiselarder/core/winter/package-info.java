@@ -1,6 +1,2 @@
-/**
- * Layouts of winter feeding, to scale inside a field's shape: where bales stand, and how they are
- * opened section by section, and what is left of them. May use: land, quantity, reference. Metres
- * on the farm's plain grid.
- */
+/** Winter on the field: bales set out, when they are opened, and what they leave for the grass. */
 package wiselarder.core.winter;

@@ -95,6 +95,7 @@ final class WholeFarm {
             List.of(),
             List.of(),
             List.of(),
+            List.of(),
             List.of()));
   }
 

@@ -39,7 +39,7 @@ import wiselarder.core.records.LotTested;
  */
 public final class Lift {
   /** The version that is written. */
-  public static final int PRESENT = 16;
+  public static final int PRESENT = 17;
 
   private static final JsonNode NONE = Json.MAPPER.createArrayNode();
 

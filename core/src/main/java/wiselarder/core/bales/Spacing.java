@@ -1,4 +1,4 @@
-package wiselarder.core.winter;
+package wiselarder.core.bales;
 
 import wiselarder.core.quantity.Stated;
 

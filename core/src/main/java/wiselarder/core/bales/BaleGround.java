@@ -1,5 +1,7 @@
-package wiselarder.core.winter;
+package wiselarder.core.bales;
 
+import java.util.ArrayList;
+import java.util.List;
 import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -67,6 +69,20 @@ public final class BaleGround {
 
   boolean allows(double eastM, double northM) {
     return locator != null && locator.locate(new Coordinate(eastM, northM)) != Location.EXTERIOR;
+  }
+
+  /** Rings around what is left, and around what is off inside of it. */
+  public List<List<Point>> rings() {
+    List<List<Point>> rings = new ArrayList<>();
+    for (int i = 0; i < allowed.getNumGeometries(); i++) {
+      if (allowed.getGeometryN(i) instanceof Polygon p && !p.isEmpty()) {
+        rings.add(Shapes.points(p.getExteriorRing()));
+        for (int h = 0; h < p.getNumInteriorRing(); h++) {
+          rings.add(Shapes.points(p.getInteriorRingN(h)));
+        }
+      }
+    }
+    return rings;
   }
 
   /** What is left to stand bales on, ha. */

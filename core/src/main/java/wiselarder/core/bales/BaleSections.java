@@ -1,4 +1,4 @@
-package wiselarder.core.winter;
+package wiselarder.core.bales;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -6,10 +6,10 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
+import wiselarder.core.bales.BaleGrid.Axes;
+import wiselarder.core.bales.BaleGrid.Spot;
 import wiselarder.core.land.Outline.Point;
 import wiselarder.core.land.Shapes;
-import wiselarder.core.winter.BaleGrid.Axes;
-import wiselarder.core.winter.BaleGrid.Spot;
 
 /**
  * Bales of a grid in the order in which they are opened, so many at a time, with the wire that
@@ -64,7 +64,13 @@ public record BaleSections(List<Section> sections) {
       List<List<Point>> wire =
           to == order.size()
               ? List.of()
-              : wire(ground, axes, spacing, order.get(to - 1), order.get(to));
+              : wire(
+                  ground,
+                  axes,
+                  spacing,
+                  order.get(to - 1),
+                  order.get(to),
+                  order.get(to - 1).row() == order.get(0).row());
       sections.add(new Section(order.subList(at, to), wire));
       at = to;
     }
@@ -73,10 +79,11 @@ public record BaleSections(List<Section> sections) {
 
   /**
    * Between rows a straight line; within one it steps from one side of the row to the other behind
-   * the last bale that is opened.
+   * the last bale that is opened. Behind the first row is the field's own fence: there it goes
+   * straight to it.
    */
   private static List<List<Point>> wire(
-      BaleGround ground, Axes axes, Spacing spacing, Spot opened, Spot closed) {
+      BaleGround ground, Axes axes, Spacing spacing, Spot opened, Spot closed, boolean first) {
     double openedAcross = axes.across(opened.at().eastM(), opened.at().northM());
     double closedAcross = axes.across(closed.at().eastM(), closed.at().northM());
     List<Coordinate> line = new ArrayList<>();
@@ -94,8 +101,12 @@ public record BaleSections(List<Section> sections) {
       double before = onwards ? -BEYOND_M : BEYOND_M;
       line.add(point(axes, before, openedAcross + half));
       line.add(point(axes, along, openedAcross + half));
-      line.add(point(axes, along, openedAcross - half));
-      line.add(point(axes, -before, openedAcross - half));
+      if (first) {
+        line.add(point(axes, along, openedAcross - Math.signum(half) * BEYOND_M));
+      } else {
+        line.add(point(axes, along, openedAcross - half));
+        line.add(point(axes, -before, openedAcross - half));
+      }
     }
     Geometry inside =
         SHAPES.createLineString(line.toArray(Coordinate[]::new)).intersection(ground.field());

@@ -1,4 +1,4 @@
-package wiselarder.core.winter;
+package wiselarder.core.bales;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -14,13 +14,13 @@ import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
+import wiselarder.core.bales.BaleGrid.Spot;
 import wiselarder.core.land.Outline;
 import wiselarder.core.land.Outline.Kind;
 import wiselarder.core.land.Outline.Off;
 import wiselarder.core.land.Outline.Point;
 import wiselarder.core.land.Shapes;
 import wiselarder.core.quantity.Refused;
-import wiselarder.core.winter.BaleGrid.Spot;
 
 /** Bales on a grid inside a field's shape, and the wire between sections. */
 class BaleGridTest {

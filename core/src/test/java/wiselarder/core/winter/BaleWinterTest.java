@@ -1,0 +1,208 @@
+package wiselarder.core.winter;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+import static wiselarder.core.Farms.ENGINE;
+import static wiselarder.core.Farms.START;
+
+import java.time.LocalDate;
+import java.util.List;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+import wiselarder.core.Farms;
+import wiselarder.core.balance.HaySum;
+import wiselarder.core.balance.YearBalance;
+import wiselarder.core.bales.Spacing;
+import wiselarder.core.land.Field;
+import wiselarder.core.land.Outline;
+import wiselarder.core.land.Outline.Off;
+import wiselarder.core.land.Outline.Point;
+import wiselarder.core.plan.BaleField;
+import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.Items;
+import wiselarder.core.quantity.Refused;
+import wiselarder.core.winter.BaleWinter.Warning;
+
+/** Bales set out on a field, and the days on which the year opens them. */
+class BaleWinterTest {
+  private static final LocalDate NOVEMBER = LocalDate.of(2026, 11, 1);
+
+  private static Outline square(double side, Off... off) {
+    return new Outline(
+        List.of(new Point(0, 0), new Point(side, 0), new Point(side, side), new Point(0, side)),
+        List.of(off));
+  }
+
+  /** Twenty bulls at 9 kg: 180 kg a day, from November to the end of February from one lot. */
+  private static FarmPlan plan(int units, int bulls, Off... off) {
+    Field field = Farms.fescue("home", 1, 0, 0).shaped("home", "Home", square(100, off));
+    Farms farm = new Farms().eaters("bulls", bulls, 9).bales("rounds", units);
+    farm.fields.add(field);
+    return farm.feed("bulls", NOVEMBER, LocalDate.of(2027, 3, 1), "rounds").build();
+  }
+
+  /** Nine bales ten metres apart in each of five rows. */
+  private static BaleField bales(String id, int bales, int atOnce, Integer... counts) {
+    return new BaleField(
+        id,
+        "home",
+        "rounds",
+        bales,
+        atOnce,
+        List.of(counts),
+        new Spacing(10, 20, 0, 0, 0),
+        10,
+        0,
+        false,
+        null);
+  }
+
+  private static BaleWinter one(FarmPlan plan, BaleField bales) {
+    return BaleWinter.of(ENGINE.simulate(plan), ENGINE.catalogue(), List.of(bales)).get(0);
+  }
+
+  /**
+   * A bale holds 360 kg; what of it ends in the bulls feeds them for that by 180 kg. Four of them
+   * are opened on the first day, the next four when the first are eaten up.
+   */
+  @Test
+  void sectionsAreOpenedAsTheYearOpensBales() {
+    FarmPlan plan = plan(100, 20);
+    YearBalance year = ENGINE.simulate(plan);
+    BaleWinter winter = one(plan, bales("b", 12, 4));
+    assertThat(winter.fits()).isEqualTo(45);
+    assertThat(winter.laid()).isEqualTo(12);
+    assertThat(winter.opened()).isEqualTo(12);
+    assertThat(winter.sections()).hasSize(3);
+    assertThat(winter.sections().get(0).from()).isEqualTo(NOVEMBER);
+    assertThat(winter.from()).isEqualTo(NOVEMBER);
+    double usable = HaySum.usableKg(year, 0, 0, 61);
+    assertThat(usable).isBetween(250.0, 345.0);
+    int second = (int) Math.floor(4 * usable / 180);
+    assertThat(winter.sections().get(1).from()).isEqualTo(NOVEMBER.plusDays(second));
+    assertThat(winter.sections().get(0).toExclusive()).isEqualTo(NOVEMBER.plusDays(second));
+    int end = (int) Math.floor(12 * usable / 180);
+    assertThat(winter.toExclusive()).isBetween(day(end - 1), day(end + 1));
+    // twelve bales at ten by twenty metres; twenty head for so many days on that
+    assertThat(winter.usedHa()).isCloseTo(0.24, within(1e-9));
+    assertThat(winter.headDaysPerHa())
+        .isCloseTo(20 * days(NOVEMBER, winter.toExclusive()) / 0.24, within(1e-6));
+    assertThat(winter.lostShare()).isBetween(0.04, 0.3);
+    assertThat(winter.cautions()).isEmpty();
+  }
+
+  private static LocalDate day(int n) {
+    return NOVEMBER.plusDays(n);
+  }
+
+  private static long days(LocalDate from, LocalDate to) {
+    return java.time.temporal.ChronoUnit.DAYS.between(from, to);
+  }
+
+  /** Bales of a second field of the same lot come after those of the first. */
+  @Test
+  void theNextFieldGoesOnWhereTheFirstEnds() {
+    FarmPlan plan = plan(100, 20);
+    List<BaleWinter> both =
+        BaleWinter.of(
+            ENGINE.simulate(plan),
+            ENGINE.catalogue(),
+            List.of(bales("a", 10, 5), bales("b", 10, 5)));
+    assertThat(both.get(1).from()).isEqualTo(both.get(0).toExclusive());
+  }
+
+  /** Common hay of 9.5% protein holds 15.2 kg N a tonne; none is made, some goes into the air. */
+  @Test
+  void nutrientsAreThoseOfWhatIsOpened() {
+    FarmPlan plan = plan(100, 20);
+    YearBalance year = ENGINE.simulate(plan);
+    BaleWinter winter = one(plan, bales("b", 16, 4));
+    double keptPerDay = year.resolved().lots[0].keptPerDay;
+    double kg = 0;
+    for (int d = 0, n = 0; d < year.days(); d++) {
+      for (int u = year.lotOpened(0, d); u > 0 && n < 16; u--, n++) {
+        kg += 360 * Math.pow(keptPerDay, d);
+      }
+    }
+    assertThat(winter.broughtKgPerHa().nKg()).isCloseTo(kg * 9.5 / 625 / 0.32, within(1e-6));
+    assertThat(winter.broughtKgPerHa().kKg()).isCloseTo(kg * 0.02 / 0.32, within(1e-6));
+    assertThat(winter.leftKgPerHa().high().nKg()).isLessThan(winter.broughtKgPerHa().nKg());
+    assertThat(winter.leftKgPerHa().low().nKg()).isLessThan(winter.leftKgPerHa().high().nKg());
+    assertThat(winter.leftKgPerHa().high().pKg())
+        .isBetween(0.9 * winter.broughtKgPerHa().pKg(), winter.broughtKgPerHa().pKg() + 1e-9);
+  }
+
+  @Test
+  void whatIsWrongWithItIsTold() {
+    FarmPlan plan = plan(100, 20);
+    BaleWinter tooMany = one(plan, bales("b", 60, 4));
+    assertThat(tooMany.laid()).isEqualTo(45);
+    assertThat(tooMany.askedHa()).isCloseTo(60 * 200 / 10_000.0, within(1e-9));
+    assertThat(tooMany.cautions()).contains(new BaleWinter.BaleCaution(Warning.TOO_MANY, 15, 45));
+    FarmPlan nobody = new FarmPlan(plan.farm(), plan.plan().withSteps(List.of()));
+    BaleWinter closed = one(nobody, bales("b", 12, 4));
+    assertThat(closed.from()).isNull();
+    assertThat(closed.opened()).isZero();
+    assertThat(closed.sections()).hasSize(3).allMatch(s -> s.from() == null);
+    assertThat(closed.cautions()).extracting(c -> c.warning()).containsExactly(Warning.NOT_FED);
+    BaleWinter longer = one(plan(100, 3), bales("b", 45, 4));
+    assertThat(longer.cautions()).extracting(c -> c.warning()).containsExactly(Warning.STAY_CLOSED);
+  }
+
+  /** A brook with five metres drawn on flat ground, where ten are asked for. */
+  @Test
+  void aStripBelowTheRuleIsTold() {
+    Off brook =
+        new Off(Outline.Kind.WATERWAY, "Brook", List.of(new Point(0, 0), new Point(100, 0)), 5);
+    assertThat(one(plan(100, 20, brook), bales("b", 12, 4)).cautions())
+        .containsExactly(new BaleWinter.BaleCaution(Warning.NEAR_WATER, 5, 10));
+  }
+
+  @Test
+  void aFieldThatIsNotDrawnHasNoPlaces() {
+    FarmPlan plan = plan(100, 20);
+    FarmPlan bare = Items.FIELDS.put(plan, Farms.fescue("home", 1, 0, 0));
+    assertThatThrownBy(() -> one(bare, bales("b", 12, 4))).isInstanceOf(Refused.class);
+  }
+
+  /** Bales go with their field and with their lot; those that nobody has are refused. */
+  @Test
+  void balesGoWithTheirFieldAndLot() {
+    FarmPlan plan = Items.BALES.put(plan(100, 20), bales("b", 12, 4));
+    assertThat(Items.FIELDS.remove(plan, "home").plan().bales()).isEmpty();
+    assertThat(Items.LOTS.remove(plan, "rounds").plan().bales()).isEmpty();
+    assertThatThrownBy(() -> Items.BALES.put(Items.LOTS.remove(plan, "rounds"), bales("b", 12, 4)))
+        .isInstanceOf(Refused.class);
+  }
+
+  /** Of each section as many bales are opened while it is fed as stand in it. */
+  @Property(tries = 25)
+  void sectionsHoldWhatTheYearOpens(
+      @ForAll @IntRange(min = 1, max = 45) int bales,
+      @ForAll @IntRange(min = 1, max = 9) int atOnce,
+      @ForAll @IntRange(min = 1, max = 9) int first,
+      @ForAll @IntRange(min = 5, max = 60) int bulls) {
+    FarmPlan plan = plan(100, bulls);
+    YearBalance year = ENGINE.simulate(plan);
+    BaleWinter winter = one(plan, bales("b", bales, atOnce, first));
+    assertThat(winter.sections().stream().mapToInt(s -> s.spots().size()).sum()).isEqualTo(bales);
+    int opened = 0;
+    for (BaleWinter.BaleSection s : winter.sections()) {
+      if (s.from() == null) {
+        continue;
+      }
+      assertThat(s.toExclusive()).isAfterOrEqualTo(s.from());
+      opened += s.spots().size();
+      int before = 0;
+      for (int d = 0; d < days(START, s.toExclusive()); d++) {
+        before += year.lotOpened(0, d);
+      }
+      // on the day on which the next are opened the last of these may still be begun
+      assertThat(before).isBetween(Math.min(opened, winter.opened()) - bulls, opened + bulls);
+    }
+    assertThat(winter.opened()).isLessThanOrEqualTo(bales);
+  }
+}

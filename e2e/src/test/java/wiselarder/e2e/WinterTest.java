@@ -1,0 +1,180 @@
+package wiselarder.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.Media;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Bales set out on the two pieces beside the brook, opened section by section. */
+class WinterTest {
+  private static Product product;
+
+  @BeforeAll
+  static void start() {
+    product = Product.fresh("winter");
+  }
+
+  @AfterAll
+  static void stop() {
+    product.close();
+  }
+
+  @BeforeEach
+  void demoAsItShips() {
+    product.resetDemo();
+  }
+
+  private static void open(Page page) {
+    page.navigate(product.demo().replaceAll("quillback$", "spruce-hollow") + "/winter");
+    page.getByRole(AriaRole.HEADING).first().waitFor();
+  }
+
+  private static Locator verdict(Page page) {
+    return page.getByTestId("bale-verdict");
+  }
+
+  private static void number(Hand hand, Page page, String label, String figure) {
+    hand.type(Hand.input(page, label), figure);
+    page.keyboard().press("Tab");
+  }
+
+  private static void lay(Hand hand, Page page, String field, String bales, String atOnce) {
+    hand.choose(Hand.input(page, "Field"), field);
+    number(hand, page, "Bales set out", bales);
+    number(hand, page, "Opened at once", atOnce);
+    assertThat(verdict(page)).containsText(field + ": " + bales + " bales last from");
+    hand.button(page, "Save it");
+    assertThat(button(page, "Save it")).hasCount(0);
+  }
+
+  private static Locator button(Page page, String name) {
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+  }
+
+  @ParameterizedTest
+  @EnumSource(Hand.class)
+  void balesAreSetOutOnBothPiecesDatedAndKept(Hand hand) {
+    Page page = hand == Hand.TOUCH ? product.touchedPage(390, 844) : product.visitorPage(1280, 800);
+    open(page);
+    hand.button(page, "Set bales out");
+    page.getByTestId("bale-drawing").waitFor();
+    lay(hand, page, "East of the Brook", "126", "8");
+    hand.button(page, "Set bales out on another field");
+    lay(hand, page, "West of the Brook", "190", "16");
+    assertThat(verdict(page)).containsText("West of the Brook: 190 bales last from 21 December");
+    hand.button(page, "East of the Brook");
+    assertThat(verdict(page))
+        .hasText("East of the Brook: 126 bales last from 16 October to 20 December.");
+    Assertions.assertThat(AccessTest.violations(page)).isEmpty();
+    Assertions.assertThat(AccessTest.offTheSide(page)).isEmpty();
+    Locator section = page.getByTestId("section");
+    assertThat(section).containsText("Section 1, opened on Sat 16 Oct 2027");
+    hand.button(page, "Next");
+    assertThat(section).containsText("Section 2, opened on Wed 20 Oct 2027");
+    number(hand, page, "Bales in it", "14");
+    assertThat(section).containsText("14 bales: feed for 6 days");
+    hand.button(page, "Save it");
+    page.reload();
+    hand.button(page, "Next");
+    assertThat(section).containsText("14 bales");
+    hand.button(page, "Remove");
+    assertThat(verdict(page)).containsText("West of the Brook: 190 bales last from 16 October");
+    page.context().close();
+  }
+
+  /** Too many, too near: told with what would do. */
+  @Test
+  void whatDoesNotFitIsTold() {
+    Page page = product.visitorPage(1280, 800);
+    open(page);
+    Hand.MOUSE.button(page, "Set bales out");
+    Hand.MOUSE.choose(Hand.input(page, "Field"), "East of the Brook");
+    number(Hand.MOUSE, page, "Bales set out", "320");
+    Locator piece = page.getByTestId("piece");
+    assertThat(piece).containsText(Pattern.compile("ask for 5\\.76 ha; the piece has 5\\.24 ha"));
+    number(Hand.MOUSE, page, "At most, head-days/ha", "500");
+    assertThat(piece).containsText("above the 500 head-days/ha that you set");
+    number(Hand.MOUSE, page, "Along the row, m", "1");
+    assertThat(page.getByTestId("bale-form")).containsText("3 to 60");
+    Hand.MOUSE.button(page, "Leave as it was");
+    assertThat(page.getByTestId("bale-drawing")).hasCount(0);
+    page.context().close();
+  }
+
+  /** The wire is drawn over the field; the cold winter opens sections on other days. */
+  @Test
+  void theWireIsDrawnAndTheSeasonMovesIt() {
+    Page page = product.visitorPage(1280, 800);
+    open(page);
+    Hand.MOUSE.button(page, "Set bales out");
+    lay(Hand.MOUSE, page, "West of the Brook", "270", "18");
+    @SuppressWarnings("unchecked")
+    List<Number> wire =
+        (List<Number>)
+            page.evaluate(
+                """
+                () => {
+                  const grip = document.querySelectorAll('.grip')[2];
+                  const at = grip.getPointAtLength(grip.getTotalLength() * 0.3);
+                  const box = grip.ownerSVGElement.getBoundingClientRect();
+                  return [box.left + at.x, box.top + at.y];
+                }""");
+    page.mouse().move(wire.get(0).doubleValue(), wire.get(1).doubleValue());
+    page.mouse().down();
+    Locator section = page.getByTestId("section");
+    assertThat(section).containsText("Section 3");
+    assertThat(section).containsText("18 bales");
+    page.mouse().move(wire.get(0).doubleValue() + 24, wire.get(1).doubleValue() + 10);
+    assertThat(section).not().containsText("18 bales");
+    page.mouse().up();
+    Hand.MOUSE.button(page, "Save it");
+    assertThat(button(page, "Save it")).hasCount(0);
+    page.getByText("Every section").click();
+    Locator every = page.getByTestId("every-section");
+    String usual = every.innerText();
+    Hand.input(page, "Season")
+        .selectOption(Hand.input(page, "Season").locator("option").last().getAttribute("value"));
+    assertThat(every).not().hasText(usual);
+    page.context().close();
+  }
+
+  /** On paper the drawing has a scale, and every section its day. */
+  @Test
+  void thePlanIsPrintedToScale() {
+    Page page = product.visitorPage(1280, 800);
+    open(page);
+    Hand.MOUSE.button(page, "Set bales out");
+    lay(Hand.MOUSE, page, "East of the Brook", "60", "12");
+    page.evaluate("() => (window.print = () => {})");
+    Hand.MOUSE.button(page, "Print");
+    page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.PRINT));
+    assertThat(page.getByText("One to 2,500.")).isVisible();
+    assertThat(page.getByTestId("every-section")).isVisible();
+    assertThat(page.getByTestId("bale-form")).isHidden();
+    // 50 m at 1 to 2,500 are 20 mm
+    double mm =
+        ((Number)
+                page.evaluate(
+                    """
+                    () => {
+                      const svg = document.querySelector('[data-testid=bale-drawing]');
+                      const bar = /h([\\d.]+)/.exec(svg.querySelector('.scale path').getAttribute('d'))[1];
+                      const drawn = svg.getBoundingClientRect().width / svg.viewBox.baseVal.width;
+                      return (bar * drawn * 25.4) / 96;
+                    }"""))
+            .doubleValue();
+    Assertions.assertThat(mm).isBetween(19.5, 20.5);
+    page.context().close();
+  }
+}

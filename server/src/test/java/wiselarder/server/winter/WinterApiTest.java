@@ -1,0 +1,91 @@
+package wiselarder.server.winter;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import wiselarder.server.App;
+import wiselarder.server.Http;
+
+/** Bales set out on the two pieces of the demo farm of the cold north. */
+class WinterApiTest {
+  private static final String PLAN = "/api/plans/spruce-hollow";
+  private Http http;
+
+  @BeforeEach
+  void demoAsItShips() {
+    App.resetDemo();
+    http = Http.visitor();
+  }
+
+  private static String bales(String id, String field, int bales, int atOnce, String counts) {
+    return """
+        {"id": "%s", "fieldId": "%s", "lotId": "first-cut", "bales": %d, "atOnce": %d,
+         "counts": [%s], "spacing": {"alongM": 12, "acrossM": 15, "rowsDeg": 0, "shiftAlongM": 0,
+         "shiftAcrossM": 0}, "edgeM": 8, "waterM": 10, "fromLast": false,
+         "mostHeadDaysPerHa": null}"""
+        .formatted(id, field, bales, atOnce, counts);
+  }
+
+  private Http.Answer put(String bales) {
+    int revision = http.get(PLAN).json().get("revision").asInt();
+    return http.post(
+        PLAN + "/edits",
+        "{\"revision\": %d, \"edits\": [{\"putBales\": %s}]}".formatted(revision, bales));
+  }
+
+  /**
+   * A wrapped bale holds 350 kg; what 42 cows eat of it is 280 at a fifth lost: two a day. The
+   * second piece goes on where the first ends, and what is tried is not kept.
+   */
+  @Test
+  void balesAreTriedKeptAndOpenedPieceByPiece() {
+    JsonNode tried =
+        http.post(PLAN + "/winter", bales("a", "east-brook", 126, 8, "")).json().get(0);
+    assertThat(tried.get("laid").asInt()).isEqualTo(126);
+    assertThat(tried.get("sections")).hasSize(16);
+    assertThat(tried.get("from").asString()).isEqualTo("2027-10-16");
+    assertThat(tried.get("usedHa").asDouble()).isCloseTo(126 * 180 / 1e4, within(1e-9));
+    assertThat(http.get(PLAN + "/winter").json()).isEmpty();
+    assertThat(put(bales("a", "east-brook", 126, 8, "")).status()).isEqualTo(200);
+    assertThat(put(bales("b", "west-brook", 198, 16, "")).status()).isEqualTo(200);
+    JsonNode both = http.get(PLAN + "/winter").json();
+    assertThat(both.get(1).get("from")).isEqualTo(both.get(0).get("toExclusive"));
+    JsonNode last = both.get(1);
+    assertThat(last.get("opened").asInt()).isEqualTo(198);
+    assertThat(last.get("cautions")).isEmpty();
+  }
+
+  /** A wire that is moved moves those behind it; the hard winter opens them sooner. */
+  @Test
+  void sectionsFollowTheWireAndTheSeason() {
+    put(bales("a", "east-brook", 280, 8, ""));
+    JsonNode before = http.get(PLAN + "/winter").json().get(0).get("sections");
+    JsonNode moved =
+        http.post(PLAN + "/winter", bales("a", "east-brook", 280, 8, "8, 12"))
+            .json()
+            .get(0)
+            .get("sections");
+    assertThat(moved.get(1).get("spots")).hasSize(12);
+    assertThat(moved.get(1).get("from")).isEqualTo(before.get(1).get("from"));
+    assertThat(moved.get(2).get("from").asString())
+        .isGreaterThan(before.get(2).get("from").asString());
+    JsonNode scenarios = http.get(PLAN).json().get("plan").get("scenarios");
+    String hard = "scenario:" + scenarios.get(0).get("id").asString();
+    JsonNode cold = http.get(PLAN + "/winter?season=" + hard).json().get(0).get("sections");
+    int last = before.size() - 1;
+    assertThat(cold.get(last).get("from").asString())
+        .isLessThanOrEqualTo(before.get(last).get("from").asString());
+  }
+
+  @Test
+  void whatCannotBeLaidIsRefused() {
+    assertThat(put(bales("a", "nowhere", 10, 2, "")).json().get("code").asString())
+        .isEqualTo("unknown_id");
+    assertThat(put(bales("a", "east-brook", 10, 0, "")).json().get("code").asString())
+        .isEqualTo("out_of_range");
+    assertThat(http.post(PLAN + "/winter", "{}").status()).isEqualTo(422);
+  }
+}

@@ -1,0 +1,121 @@
+/** Bales on a field as a keeper changes them. */
+import type { BaleField, BaleSection, Field, Point } from '../api/client';
+import type { System } from '../units/units';
+
+/** Forty by fifty feet, or twelve by fifteen metres. */
+export const USUAL: Record<System, { alongM: number; acrossM: number; edgeM: number }> = {
+  METRIC: { alongM: 12, acrossM: 15, edgeM: 8 },
+  IMPERIAL: { alongM: 12.192, acrossM: 15.24, edgeM: 7.62 },
+};
+
+/**
+ * Rows go across the longest side of a field, so that the wire is short; degrees from north to the
+ * east, 0 to 180.
+ */
+export function acrossLongest(edge: Point[]): number {
+  let best = 0;
+  let length = -1;
+  edge.forEach((p, i) => {
+    const q = edge[(i + 1) % edge.length];
+    const [e, n] = [q.eastM - p.eastM, q.northM - p.northM];
+    if (Math.hypot(e, n) > length) {
+      length = Math.hypot(e, n);
+      best = (Math.atan2(e, n) * 180) / Math.PI;
+    }
+  });
+  return Math.round((best + 270) % 180) % 180;
+}
+
+export function fresh(id: string, field: Field, lotId: string, system: System): BaleField {
+  const { alongM, acrossM, edgeM } = USUAL[system];
+  return {
+    id,
+    fieldId: field.id,
+    lotId,
+    bales: 60,
+    atOnce: 8,
+    counts: [],
+    spacing: {
+      alongM,
+      acrossM,
+      rowsDeg: acrossLongest(field.outline!.edge),
+      shiftAlongM: 0,
+      shiftAcrossM: 0,
+    },
+    edgeM,
+    waterM: 10,
+    fromLast: false,
+    mostHeadDaysPerHa: null,
+  };
+}
+
+/** How many bales stand before a section. */
+export function startOf(sections: BaleSection[], place: number): number {
+  return sections.slice(0, place).reduce((n, s) => n + s.spots.length, 0);
+}
+
+/**
+ * The bales with the wire of a section behind so many of all of them; the wires behind it stay
+ * where they are. A section keeps a bale.
+ */
+export function withWire(
+  bales: BaleField,
+  sections: BaleSection[],
+  place: number,
+  behind: number,
+): BaleField {
+  const counts = sections.map((s) => s.spots.length);
+  const start = startOf(sections, place);
+  const end = start + counts[place] + (counts[place + 1] ?? 0);
+  const at = Math.max(start + 1, Math.min(end - 1, behind));
+  const changed = [...counts.slice(0, place), at - start];
+  if (place + 1 < counts.length) changed.push(end - at);
+  return { ...bales, counts: [...changed, ...bales.counts.slice(changed.length)] };
+}
+
+/** The bales with so many in a section; those behind it follow. */
+export function withCount(
+  bales: BaleField,
+  sections: BaleSection[],
+  place: number,
+  count: number,
+): BaleField {
+  const counts = sections.slice(0, place).map((s) => s.spots.length);
+  return { ...bales, counts: [...counts, Math.max(1, count), ...bales.counts.slice(place + 1)] };
+}
+
+/** Behind how many of all bales, in their order, the wire stands that is drawn to a point. */
+export function behindAt(sections: BaleSection[], at: Point): number {
+  let best = 0;
+  let nearest = Infinity;
+  sections
+    .flatMap((s) => s.spots)
+    .forEach((spot, i) => {
+      const d = Math.hypot(spot.at.eastM - at.eastM, spot.at.northM - at.northM);
+      if (d < nearest) {
+        nearest = d;
+        best = i + 1;
+      }
+    });
+  return best;
+}
+
+const SCALES = [250, 500, 750, 1000, 1250, 1500, 2000, 2500, 5000, 10_000];
+
+/** The largest scale, one to so many, at which a piece has room on a sheet. */
+export function paperScale(widthM: number, heightM: number, sheetMm = { wide: 240, high: 130 }) {
+  return (
+    SCALES.find(
+      (s) => (widthM * 1000) / s <= sheetMm.wide && (heightM * 1000) / s <= sheetMm.high,
+    ) ?? SCALES[SCALES.length - 1]
+  );
+}
+
+/** A round length, in metres, that is about a fifth of a width. */
+export function barLength(widthM: number, system: System): { m: number; text: string } {
+  const per = system === 'METRIC' ? 1 : 0.3048;
+  const unit = system === 'METRIC' ? 'm' : 'ft';
+  const want = widthM / 5 / per;
+  const round = [5, 10, 20, 25, 50, 100, 200, 250, 500, 1000].filter((n) => n <= want).at(-1) ?? 5;
+  return { m: round * per, text: `${round} ${unit}` };
+}

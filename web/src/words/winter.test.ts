@@ -1,0 +1,74 @@
+import { describe, expect, test } from 'vitest';
+import type { BaleWinter } from '../api/client';
+import { baleVerdict, baleWarning, nutrientText, sectionText, sectionTitle } from './winter';
+
+const nutrients = (nKg: number) => ({ nKg, pKg: 24, kKg: 190 });
+const bales = (over: Partial<BaleWinter> = {}): BaleWinter => ({
+  id: 'b',
+  areaHa: 6,
+  netHa: 3.4,
+  askedHa: 5.1,
+  usedHa: 3.4,
+  ground: [],
+  fits: 131,
+  laid: 126,
+  opened: 126,
+  sections: [],
+  from: '2027-11-08',
+  toExclusive: '2028-03-04',
+  lostShare: 0.14,
+  headDaysPerHa: 1040,
+  broughtKgPerHa: nutrients(148),
+  leftKgPerHa: { low: nutrients(110), high: nutrients(130), soonNKg: 45 },
+  cautions: [],
+  ...over,
+});
+const spots = (n: number) =>
+  Array.from({ length: n }, (_, i) => ({ row: 0, place: i, at: { eastM: i, northM: 0 } }));
+const section = (from: string | null, toExclusive: string | null, n = 12) => ({
+  from,
+  toExclusive,
+  spots: spots(n),
+  wire: [],
+});
+
+describe('bales set out', () => {
+  test('say how long they last', () => {
+    expect(baleVerdict(bales(), 'East')).toBe('East: 126 bales last from 8 November to 3 March.');
+    expect(baleVerdict(bales({ opened: 90 }), 'East')).toBe(
+      'East: 90 of 126 bales are opened, from 8 November to 3 March.',
+    );
+    expect(baleVerdict(bales({ from: null, toExclusive: null }), 'East')).toContain('none of them');
+    expect(baleVerdict(bales({ laid: 0 }), 'East')).toContain('room for no bale');
+  });
+
+  test('are told section by section', () => {
+    const s = section('2028-01-10', '2028-01-13');
+    expect(sectionTitle(s, 4)).toBe('Section 5, opened on Mon 10 Jan 2028');
+    expect(sectionText(s, 3)).toBe('12 bales: feed for 3 days, to 12 January.');
+    expect(sectionText(s, 4)).toContain('4 in a normal year; every later move comes sooner.');
+    expect(sectionText(section(null, null, 1), null)).toMatch(/^1 bale stay/);
+  });
+
+  test('warn in the units of who reads', () => {
+    const warn = (warning: BaleWinter['cautions'][number]['warning'], value = 1, against = 2) =>
+      baleWarning({ warning, value, against }, bales(), 'METRIC');
+    expect(warn('TOO_MANY', 15, 45)).toBe(
+      'At this spacing they ask for 5.10 ha; the piece has 3.40 ha. 15 bales have no room.',
+    );
+    expect(warn('NEAR_WATER', 5, 10)).toContain('5 m are kept along water');
+    expect(warn('OVER_LIMIT', 1500, 1400)).toBe(
+      '1,500 head-days/ha: above the 1,400 head-days/ha that you set.',
+    );
+    expect(warn('MUCH_LOST', 0.31, 0.25)).toMatch(/^31% is not eaten/);
+    expect(
+      baleWarning({ warning: 'NEAR_WATER', value: 6.096, against: 10 }, bales(), 'IMPERIAL'),
+    ).toContain('20 ft are kept along water; this slope asks for 33 ft');
+  });
+
+  test('leave something for the grass', () => {
+    expect(nutrientText(bales(), 'METRIC')).toContain(
+      'nitrogen 148, phosphorus 24, potassium 190 kg/ha. Of the nitrogen 110 to 130 stay, about 45',
+    );
+  });
+});

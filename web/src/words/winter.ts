@@ -1,0 +1,75 @@
+/** Bales set out for winter, in words. */
+import type { BaleSection, BaleWinter } from '../api/client';
+import { dayOf, fullDate, lastDay, longDate } from '../units/dates';
+import { amount, figure, unitOf, type System } from '../units/units';
+import { plural } from './year';
+
+export const daysOf = (s: { from: string | null; toExclusive: string | null }) =>
+  s.from === null || s.toExclusive === null ? 0 : dayOf(s.from, s.toExclusive);
+
+/** "East of the Brook: 126 bales last from 8 November to 3 March." */
+export function baleVerdict(b: BaleWinter, field: string): string {
+  const bales = `${b.laid} ${plural('bale', b.laid)}`;
+  if (b.laid === 0) return `${field}: there is room for no bale.`;
+  if (b.from === null) return `${field}: ${bales}, none of them fed as the plan stands.`;
+  const to = longDate(lastDay(b.toExclusive!));
+  return b.opened < b.laid
+    ? `${field}: ${b.opened} of ${bales} are opened, from ${longDate(b.from)} to ${to}.`
+    : `${field}: ${bales} last from ${longDate(b.from)} to ${to}.`;
+}
+
+/** "Section 5, Mon 10 January" */
+export function sectionTitle(s: BaleSection, place: number): string {
+  return s.from === null
+    ? `Section ${place + 1}, not opened in this season`
+    : `Section ${place + 1}, opened on ${fullDate(s.from)}`;
+}
+
+export function sectionText(s: BaleSection, usualDays: number | null): string {
+  const bales = `${s.spots.length} ${plural('bale', s.spots.length)}`;
+  if (s.from === null) return `${bales} stay closed: the plan feeds none of this lot by then.`;
+  const days = daysOf(s);
+  const lasts =
+    days === 0
+      ? 'eaten the same day'
+      : `feed for ${days} ${plural('day', days)}, to ${longDate(lastDay(s.toExclusive!))}`;
+  const late =
+    usualDays !== null && usualDays !== days
+      ? ` ${usualDays} in a normal year${days < usualDays ? '; every later move comes sooner' : ''}.`
+      : '';
+  return `${bales}: ${lasts}.${late}`;
+}
+
+/** A warning in a sentence. */
+export function baleWarning(
+  c: BaleWinter['cautions'][number],
+  b: BaleWinter,
+  system: System,
+): string {
+  switch (c.warning) {
+    case 'TOO_MANY':
+      return `At this spacing they ask for ${amount(b.askedHa, 'area', system)}; the piece has ${amount(b.netHa, 'area', system)}. ${c.value} ${plural('bale', c.value)} ${c.value === 1 ? 'has' : 'have'} no room.`;
+    case 'NOT_FED':
+      return 'The plan feeds none of this lot: put it in somebody’s order of feeds.';
+    case 'STAY_CLOSED':
+      return `${c.value} ${plural('bale', c.value)} ${c.value === 1 ? 'is' : 'are'} still closed when the plan ends or the grass carries again.`;
+    case 'OVER_LIMIT':
+      return `${amount(c.value, 'headDays', system)}: above the ${amount(c.against, 'headDays', system)} that you set.`;
+    case 'NEAR_WATER':
+      return `${amount(c.value, 'distance', system)} are kept along water; this slope asks for ${amount(c.against, 'distance', system)}. Local rules stand above that.`;
+    case 'STEEP':
+      return `${Math.round(c.value)} degrees: no site for bales if any other is to be had. Bales roll, and water runs off quickly.`;
+    case 'MUCH_LOST':
+      return `${Math.round(100 * c.value)}% is not eaten: too few mouths for so many bales at once, or too long on them.`;
+  }
+}
+
+/** What is left for the grass. */
+export function nutrientText(b: BaleWinter, system: System): string {
+  const of = (kg: number) => figure(kg, 'nutrient', system);
+  const { broughtKgPerHa: got, leftKgPerHa: left } = b;
+  return (
+    `Brought, on the ground that they take: nitrogen ${of(got.nKg)}, phosphorus ${of(got.pKg)}, potassium ${of(got.kKg)} ${unitOf('nutrient', system)}. ` +
+    `Of the nitrogen ${of(left.low.nKg)} to ${of(left.high.nKg)} stay, about ${of(left.soonNKg)} of it for next season’s growth. Most lies where the bales stood.`
+  );
+}
