@@ -110,6 +110,7 @@ export type GaugeYear = Schemas['GaugeYears'];
 export type Rung = Schemas['Rung'];
 export type BaleField = Schemas['BaleField'];
 export type BaleWinter = Schemas['BaleWinter'];
+export type BaleSite = Schemas['BaleSite'];
 export type BaleSection = Schemas['BaleSection'];
 export type OwnJob = Schemas['OwnJob'];
 export type Job = Schemas['JobView'];
@@ -434,6 +435,10 @@ export function apiIn(looking: { season: string }) {
       get<HaySheet>(inSeason(`/plans/${id}/hay-sum?${query(asked)}`)),
     /** Bales set out on fields, through the season; with others in their place where given. */
     winter: (id: string) => get<BaleWinter[]>(inSeason(`/plans/${id}/winter`)),
+    baleSites: (id: string, asked: { alongM: number; acrossM: number; edgeM: number }) =>
+      get<BaleSite[]>(
+        `/plans/${id}/winter/sites?${query(Object.fromEntries(Object.entries(asked).map(([k, v]) => [k, String(v)])))}`,
+      ),
     normalWinter: (id: string) => get<BaleWinter[]>(`/plans/${id}/winter`),
     winterWith: (id: string, bales: BaleField) =>
       post<BaleWinter[]>(inSeason(`/plans/${id}/winter`), bales),

@@ -17,7 +17,7 @@
   } = $props();
 
   const photos = $derived(written.of('PHOTO_TAKEN').filter((l) => l.struckBy === null));
-  /** Those that wait on this device, by the id of the picture. */
+  /** By the id of the picture: where it waits on this device, '' for those that do not. */
   let here = $state<Record<string, string>>({});
   /** Those that could not be fetched. */
   let missing = $state<string[]>([]);
@@ -25,10 +25,10 @@
   $effect(() => {
     for (const { fact } of photos)
       void waitingPhoto(fact.photoId).then((url) => {
-        if (url) here[fact.photoId] = url;
+        here[fact.photoId] = url ?? '';
       });
   });
-  const source = (id: string) => here[id] ?? `/api/plans/${open.view!.id}/photos/${id}`;
+  const source = (id: string) => here[id] || `/api/plans/${open.view!.id}/photos/${id}`;
 </script>
 
 {#if photos.length}
@@ -40,7 +40,7 @@
           <span class="gone quiet"
             >The picture is not here: no signal, or the record came without it.</span
           >
-        {:else}
+        {:else if here[p.fact.photoId] !== undefined}
           <a href={source(p.fact.photoId)} target="_blank" rel="noreferrer">
             <img
               src={source(p.fact.photoId)}

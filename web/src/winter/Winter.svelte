@@ -19,12 +19,13 @@
   import BaleDrawing from './BaleDrawing.svelte';
   import BaleForm from './BaleForm.svelte';
   import { fresh, withCount, withWire } from './layout';
+  import Sites from './Sites.svelte';
   import Strip from './Strip.svelte';
 
   const open = thePlan();
 
   /** Bales go out some weeks before they are opened, while the ground still carries. */
-  const OUT_DAYS = 14;
+  const OUT_DAYS = 21;
 
   let all = $state.raw<BaleWinter[] | null>(null);
   /** The same in the normal year, where another season is looked at. */
@@ -79,13 +80,18 @@
   function change(to: BaleField) {
     if (mayChange) draft = to;
   }
-  function begin() {
+  function begin(fieldId = drawn[0].id) {
     const id = freshId(
       'bales',
       plan.bales.map((b) => b.id),
     );
     section = 0;
-    draft = fresh(id, drawn[0], lots[0].id, open.system);
+    draft = fresh(
+      id,
+      drawn.find((f) => f.id === fieldId)!,
+      lots[0].id,
+      open.system,
+    );
   }
   async function keep() {
     working = true;
@@ -144,10 +150,11 @@
         grass as well as the stock. They are laid in a grid inside the field’s shape; the days on
         which each section is opened follow from what the plan feeds.
       </p>
-      {#if mayChange}<button class="btn preset-filled-primary-500" onclick={begin}
+      {#if mayChange}<button class="btn preset-filled-primary-500" onclick={() => begin()}
           >Set bales out</button
         >{/if}
     </header>
+    {#if mayChange}<Sites onchoose={begin} />{/if}
   {:else}
     <header>
       <h1 data-testid="bale-verdict">
@@ -168,7 +175,7 @@
           </div>
         {/if}
         {#if mayChange && !draft}
-          <button class="btn plain" onclick={begin}>Set bales out on another field</button>
+          <button class="btn plain" onclick={() => begin()}>Set bales out on another field</button>
         {/if}
         {#if draft}
           <button class="btn preset-filled-primary-500" disabled={working || !winter} onclick={keep}
@@ -281,7 +288,7 @@
             <li>
               Set {winter.laid}
               {plural('bale', winter.laid)} out{winter.from
-                ? ` by ${before(OUT_DAYS)}, while the ground carries`
+                ? ` about ${before(OUT_DAYS)}, while the ground carries a tractor`
                 : ''}.
             </li>
             <li>
@@ -341,6 +348,9 @@
           {/if}
         </div>
       </section>
+    {/if}
+    {#if isNew && draft}
+      <Sites onchoose={(fieldId) => change({ ...draft!, fieldId, counts: [] })} />
     {/if}
   {/if}
 </div>

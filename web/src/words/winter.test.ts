@@ -1,6 +1,13 @@
 import { describe, expect, test } from 'vitest';
 import type { BaleWinter } from '../api/client';
-import { baleVerdict, baleWarning, nutrientText, sectionText, sectionTitle } from './winter';
+import {
+  baleVerdict,
+  baleWarning,
+  nutrientText,
+  sectionText,
+  sectionTitle,
+  sitePointText,
+} from './winter';
 
 const nutrients = (nKg: number) => ({ nKg, pKg: 24, kKg: 190 });
 const bales = (over: Partial<BaleWinter> = {}): BaleWinter => ({
@@ -64,6 +71,16 @@ describe('bales set out', () => {
     expect(
       baleWarning({ warning: 'NEAR_WATER', value: 6.096, against: 10 }, bales(), 'IMPERIAL'),
     ).toContain('20 ft are kept along water; this slope asks for 33 ft');
+  });
+
+  test('are offered where they do most good, with what speaks for it', () => {
+    const say = (what: Parameters<typeof sitePointText>[0]['what'], value = 0) =>
+      sitePointText({ what, good: false, value }, 'IMPERIAL');
+    expect(say('PHOSPHORUS', 7.4)).toBe('phosphorus 7 mg/kg by its test');
+    expect(say('WATER', 20)).toBe('water in it, a strip of 66 ft is kept');
+    expect(say('OLD_PADS', 1)).toBe('1 old pad left out');
+    expect(say('SLOPE', 18)).toBe('slope of 18 degrees');
+    expect(say('TAKEN')).toBe('bales stand there');
   });
 
   test('leave something for the grass', () => {

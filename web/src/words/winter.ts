@@ -1,5 +1,5 @@
 /** Bales set out for winter, in words. */
-import type { BaleSection, BaleWinter } from '../api/client';
+import type { BaleSection, BaleSite, BaleWinter } from '../api/client';
 import { dayOf, fullDate, lastDay, longDate } from '../units/dates';
 import { amount, figure, unitOf, type System } from '../units/units';
 import { plural } from './year';
@@ -61,6 +61,36 @@ export function baleWarning(
       return `${Math.round(c.value)} degrees: no site for bales if any other is to be had. Bales roll, and water runs off quickly.`;
     case 'MUCH_LOST':
       return `${Math.round(100 * c.value)}% is not eaten: too few mouths for so many bales at once, or too long on them.`;
+  }
+}
+
+/** What speaks for a field, or against it. */
+export function sitePointText(p: BaleSite['points'][number], system: System): string {
+  switch (p.what) {
+    case 'PHOSPHORUS':
+      return `phosphorus ${Math.round(p.value)} mg/kg by its test`;
+    case 'NO_TEST':
+      return 'no soil test says what it lacks';
+    case 'SHELTERED':
+      return 'out of the wind';
+    case 'EXPOSED':
+      return 'in the wind';
+    case 'DRY_OR_FROZEN':
+      return 'reached on dry or frozen ground only';
+    case 'ON_FOOT':
+      return 'reached on foot only';
+    case 'OLD_PADS':
+      return `${p.value} old ${plural('pad', p.value)} left out`;
+    case 'WATER':
+      return `water in it, a strip of ${amount(p.value, 'distance', system)} is kept`;
+    case 'SLOPE':
+      return `slope of ${Math.round(p.value)} degrees`;
+    case 'FAR':
+      return `${amount(p.value, 'distance', system)} from the yard`;
+    case 'NO_ROOM':
+      return 'no bale has room';
+    case 'TAKEN':
+      return 'bales stand there';
   }
 }
 

@@ -212,7 +212,8 @@ class ArchitectureTest {
                   "land",
                   "plan",
                   "quantity",
-                  "store")),
+                  "store",
+                  "winter")),
           Map.entry(
               "seasons",
               Set.of(

@@ -337,6 +337,11 @@ class WalkTest {
     press(page, "Walk over it");
     assertThat(page.getByTestId("read")).containsText("on the mean of 30 spots");
     press(page, "Send it");
+    // so tall that stems carry the plate
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("clip frames or use a stick");
+    page.getByLabel("It stands").selectOption("40% less than expected");
+    press(page, "Walk over it");
+    press(page, "Send it");
     assertThat(page.getByText("1 record made of it.")).isVisible();
     Assertions.assertThat(AccessTest.violations(page)).isEmpty();
     page.getByText("To the walk of this day").click();

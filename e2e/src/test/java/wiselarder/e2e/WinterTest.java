@@ -67,7 +67,9 @@ class WinterTest {
   void balesAreSetOutOnBothPiecesDatedAndKept(Hand hand) {
     Page page = hand == Hand.TOUCH ? product.touchedPage(390, 844) : product.visitorPage(1280, 800);
     open(page);
-    hand.button(page, "Set bales out");
+    Locator sites = page.getByTestId("bale-sites");
+    assertThat(sites).containsText("no soil test says what it lacks");
+    hand.button(page, "Here, on Long Ley");
     page.getByTestId("bale-drawing").waitFor();
     lay(hand, page, "East of the Brook", "126", "8");
     hand.button(page, "Set bales out on another field");

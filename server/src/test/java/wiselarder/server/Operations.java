@@ -100,6 +100,7 @@ public final class Operations {
     CALLS.put("DELETE /api/sessions", bare(Needs.SIGN_IN));
     CALLS.put("DELETE /api/sessions/{session}", bare(Needs.SIGN_IN));
     CALLS.put("GET /api/plans/{id}/winter", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/winter/sites", bare(Needs.READER));
     CALLS.put("POST /api/plans/{id}/winter", json(Needs.READER, BALES));
     CALLS.put("GET /api/catalogue", bare(Needs.NOBODY));
     CALLS.put("GET /api/farms", bare(Needs.SIGN_IN));

@@ -60,6 +60,8 @@ public record Job(
     BUY(Who.KEEPER),
     OPEN_RESERVE(Who.KEEPER),
     SET_OUT(Who.MACHINES),
+    /** Bales of a section, the wire moved behind them. */
+    OPEN_BALES(Who.KEEPER),
     STRINGS_OFF(Who.KEEPER),
     MARK_PADS(Who.KEEPER),
     SPREAD_PADS(Who.MACHINES),

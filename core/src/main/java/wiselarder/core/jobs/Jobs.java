@@ -20,6 +20,7 @@ public final class Jobs {
     GroundJobs.add(list);
     SowingJobs.add(list);
     StoreJobs.add(list);
+    WinterJobs.add(list);
     HerdJobs.add(list);
     CautionJobs.add(list);
     OwnJobs.add(list);

@@ -14,10 +14,14 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import wiselarder.core.Farms;
+import wiselarder.core.bales.Spacing;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.HeadChange;
+import wiselarder.core.land.Outline;
+import wiselarder.core.land.Outline.Point;
+import wiselarder.core.plan.BaleField;
 import wiselarder.core.plan.Dressing;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.HayCut;
@@ -364,6 +368,45 @@ class JobsTest {
     days(off, "2027-02-10", "2027-02-17", "2027-02-28");
     assertThat(off.wanted()).isEqualTo(on("2027-03-10"));
     assertThat(off.with()).contains("rye");
+  }
+
+  /**
+   * Ten bulls at 10 kg: a bale of 360 kg lasts them about three days. Four are opened on the first
+   * day of the feeding, four when those are eaten up.
+   */
+  @Test
+  void balesSetOutAreOpenedSectionBySection() {
+    Farms farm = new Farms().eaters("bulls", 10, 10).bales("rounds", 60);
+    farm.fields.add(
+        Farms.fescue("home", 1, 0, 0)
+            .shaped(
+                "home",
+                "Home",
+                new Outline(
+                    List.of(new Point(0, 0), new Point(100, 0), new Point(100, 100)), List.of())));
+    farm.feed("bulls", on("2026-11-01"), on("2027-03-01"), "rounds");
+    BaleField bales =
+        new BaleField(
+            "b",
+            "home",
+            "rounds",
+            8,
+            4,
+            List.of(),
+            new Spacing(10, 12, 0, 0, 0),
+            5,
+            0,
+            false,
+            null);
+    List<Job> open =
+        jobs(Items.BALES.put(farm.build(), bales)).stream()
+            .filter(j -> j.kind() == Job.Kind.OPEN_BALES)
+            .toList();
+    assertThat(open).hasSize(2);
+    days(open.get(0), "2026-11-01", "2026-11-01", "2026-11-02");
+    assertThat(open.get(0).of()).isEqualTo("Home");
+    assertThat(open.get(0).figure(Job.What.UNITS)).isEqualTo(4);
+    assertThat(open.get(1).day()).isBetween(on("2026-11-11"), on("2026-11-15"));
   }
 
   @Test

@@ -75,6 +75,8 @@ final class JobWords {
       case BUY -> "Buy " + j.of() + units(j);
       case OPEN_RESERVE -> "The reserve of " + j.of() + " may be opened";
       case SET_OUT -> "Set out " + count(j, Job.What.UNITS) + " bales: " + j.of();
+      case OPEN_BALES ->
+          "Open " + count(j, Job.What.UNITS) + " bales on " + j.of() + ", section " + j.with();
       case STRINGS_OFF -> "Strings or net off " + j.of();
       case MARK_PADS -> "Mark where the bales of " + j.of() + " stood";
       case SPREAD_PADS -> "Spread the pads of " + j.of();
@@ -209,6 +211,8 @@ final class JobWords {
           "First grazed about "
               + wanted(j)
               + ". While the ground carries a tractor; away from water.";
+      case OPEN_BALES ->
+          "Strings, net or film come off and are taken away first: eaten, they kill. Then the wire.";
       case STRINGS_OFF ->
           "Before "
               + wanted(j)

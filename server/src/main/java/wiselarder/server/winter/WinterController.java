@@ -10,11 +10,13 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wiselarder.core.balance.YearBalance;
+import wiselarder.core.bales.Spacing;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.BaleField;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Items;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.winter.BaleSite;
 import wiselarder.core.winter.BaleWinter;
 import wiselarder.server.people.Person;
 import wiselarder.server.plan.Plans;
@@ -53,6 +55,23 @@ class WinterController {
     StoredPlan plan = plans.get(id, person);
     FarmPlan laid = Items.BALES.put(plan.content(), Check.present("bales", bales));
     return of(plan, laid, season);
+  }
+
+  /**
+   * Fields on which bales could be set out, best first.
+   *
+   * @param alongM from bale to bale, {@code acrossM} from row to row
+   */
+  @GetMapping("/sites")
+  List<BaleSite> sites(
+      @PathVariable String id,
+      @RequestParam double alongM,
+      @RequestParam double acrossM,
+      @RequestParam double edgeM,
+      @AuthenticationPrincipal Person person) {
+    StoredPlan plan = plans.get(id, person);
+    Spacing spacing = new Spacing(alongM, acrossM, 0, 0, 0);
+    return BaleSite.of(plan.content(), views.engine("normal", plan).catalogue(), spacing, edgeM);
   }
 
   /** What is laid changes no year: that of the stored plan is looked at. */

@@ -1,0 +1,39 @@
+package wiselarder.core.jobs;
+
+import java.util.List;
+import wiselarder.core.plan.BaleField;
+import wiselarder.core.winter.BaleWinter;
+import wiselarder.core.winter.BaleWinter.BaleSection;
+
+/** Bales that are set out on fields, opened section by section. */
+final class WinterJobs {
+  private WinterJobs() {}
+
+  static void add(JobList l) {
+    List<BaleField> drawn =
+        l.stated.plan().bales().stream()
+            .filter(b -> l.stated.field(b.fieldId()).outline() != null)
+            .toList();
+    List<BaleWinter> all = BaleWinter.of(l.balance, l.engine.catalogue(), drawn);
+    for (int i = 0; i < drawn.size(); i++) {
+      List<BaleSection> sections = all.get(i).sections();
+      for (int s = 0; s < sections.size(); s++) {
+        if (sections.get(s).from() != null) {
+          open(l, drawn.get(i), s, sections.get(s));
+        }
+      }
+    }
+  }
+
+  /**
+   * Strings off, the wire moved, so many bales open: that day or, where some are left, the next.
+   */
+  private static void open(JobList l, BaleField b, int place, BaleSection section) {
+    l.job(Job.Kind.OPEN_BALES, b.id() + "-" + (place + 1), l.fieldName(b.fieldId()), section.from())
+        .with(Integer.toString(place + 1))
+        .field(b.fieldId())
+        .within(0, 1)
+        .figure(Job.What.UNITS, section.spots().size())
+        .add();
+  }
+}
