@@ -11,6 +11,15 @@ import wiselarder.core.reference.CsvTable;
 public record BufferRule(
     String slopeClass, double fromDeg, double toDeg, double bufferM, String note) {
 
+  /** The strip that a slope asks for by rules in their order, m. */
+  public static double bufferM(List<BufferRule> rules, double slopeDeg) {
+    return rules.stream()
+        .filter(r -> slopeDeg < r.toDeg)
+        .mapToDouble(BufferRule::bufferM)
+        .findFirst()
+        .orElse(0);
+  }
+
   /** All rules, flattest first. */
   public static List<BufferRule> loadAll() {
     return List.copyOf(

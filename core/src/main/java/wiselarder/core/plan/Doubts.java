@@ -109,12 +109,7 @@ public final class Doubts {
       return;
     }
     double slope = f.lie().slopeDeg() == null ? 0 : f.lie().slopeDeg();
-    double least =
-        catalogue.buffers().stream()
-            .filter(b -> slope < b.toDeg())
-            .mapToDouble(BufferRule::bufferM)
-            .findFirst()
-            .orElse(0);
+    double least = BufferRule.bufferM(catalogue.buffers(), slope);
     f.outline().off().stream()
         .filter(o -> o.kind() == Outline.Kind.WATERWAY || o.kind() == Outline.Kind.POND)
         .mapToDouble(Outline.Off::bufferM)

@@ -105,12 +105,7 @@ public record BaleSite(
   private static BaleSite of(
       FarmPlan plan, Catalogue tables, Spacing spacing, double edgeM, Field f) {
     double slope = f.lie().slopeDeg() == null ? 0 : f.lie().slopeDeg();
-    double waterM =
-        tables.buffers().stream()
-            .filter(r -> slope < r.toDeg())
-            .mapToDouble(BufferRule::bufferM)
-            .findFirst()
-            .orElse(0);
+    double waterM = BufferRule.bufferM(tables.buffers(), slope);
     BaleGround ground = BaleGround.of(f.outline(), f.name(), edgeM, waterM);
     int fits = BaleGrid.of(ground, spacing).spots().size();
     List<SitePoint> points = new ArrayList<>();

@@ -12,6 +12,7 @@ import wiselarder.core.bales.BaleGround;
 import wiselarder.core.bales.BaleSections;
 import wiselarder.core.herd.AnimalClass;
 import wiselarder.core.herd.GroupYear;
+import wiselarder.core.land.BufferRule;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Outline;
 import wiselarder.core.land.Outline.Point;
@@ -72,7 +73,7 @@ public record BaleWinter(
    * Bales opened together.
    *
    * @param from day on which they are opened; null where the year does not come to them
-   * @param toExclusive day on which the next are opened, or these are eaten up
+   * @param toExclusive day on which the next are opened, or these are eaten up before
    * @param spots in the order of rows
    * @param wire before the bales that are still closed, until then
    */
@@ -162,7 +163,7 @@ public record BaleWinter(
           BaleSections.of(ground, bales.spacing(), grid, counts(laid), bales.fromLast());
       int opened = Math.max(0, Math.min(laid, openedOn.size() - before));
       int from = day(0, laid);
-      int to = opened == 0 ? -1 : day(laid, laid);
+      int to = opened == 0 ? -1 : eatenUpBy(from, day(laid, laid));
       double usedHa = Math.min(ground.netHa(), bales.spacing().askHa(laid));
       double perHa = usedHa > 0 ? 1 / usedHa : 0;
       Nutrients brought = Nutrients.NONE;
@@ -236,10 +237,19 @@ public record BaleWinter(
         int from = day(at, laid);
         at += s.spots().size();
         int next = day(at, laid);
-        LocalDate to = from < 0 ? null : date(next < 0 ? lastEaten + 1 : next);
+        LocalDate to = from < 0 ? null : date(eatenUpBy(from, next < 0 ? lastEaten + 1 : next));
         all.add(new BaleSection(date(from), to, s.spots(), s.wire()));
       }
       return all;
+    }
+
+    /** Stock may go back to grass for months before the next are opened. */
+    private int eatenUpBy(int from, int next) {
+      int end = next;
+      while (end > from + 1 && year.lotEatenKg(lot, end - 1) <= 0) {
+        end--;
+      }
+      return end;
     }
 
     private LocalDate date(int day) {
@@ -304,12 +314,7 @@ public record BaleWinter(
       if (slope >= STEEP_DEG) {
         all.add(new BaleCaution(Warning.STEEP, slope, STEEP_DEG));
       }
-      double wanted =
-          tables.buffers().stream()
-              .filter(r -> slope >= r.fromDeg() && slope < r.toDeg())
-              .mapToDouble(r -> r.bufferM())
-              .findFirst()
-              .orElse(0);
+      double wanted = BufferRule.bufferM(tables.buffers(), slope);
       field.outline().off().stream()
           .filter(o -> o.kind() == Outline.Kind.WATERWAY || o.kind() == Outline.Kind.POND)
           .mapToDouble(o -> Math.max(o.bufferM(), bales.waterM()))

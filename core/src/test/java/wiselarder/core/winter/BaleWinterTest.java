@@ -102,6 +102,20 @@ class BaleWinterTest {
     return java.time.temporal.ChronoUnit.DAYS.between(from, to);
   }
 
+  /** Fed in November and again from February on: what is open in between feeds nobody. */
+  @Test
+  void aPauseIsNoPartOfASection() {
+    FarmPlan plan = plan(100, 20);
+    Farms farm = new Farms().eaters("bulls", 20, 9).bales("rounds", 100);
+    farm.fields.addAll(plan.farm().fields());
+    farm.feed("bulls", NOVEMBER, LocalDate.of(2026, 12, 1), "rounds");
+    farm.feed("bulls", LocalDate.of(2027, 2, 1), LocalDate.of(2027, 3, 1), "rounds");
+    BaleWinter winter = one(farm.build(), bales("b", 30, 1));
+    assertThat(winter.sections())
+        .filteredOn(s -> s.from() != null)
+        .allMatch(s -> days(s.from(), s.toExclusive()) <= 3);
+  }
+
   /** Bales of a second field of the same lot come after those of the first. */
   @Test
   void theNextFieldGoesOnWhereTheFirstEnds() {
