@@ -206,13 +206,16 @@ export const signedOut = { tell: () => {} };
 /** Told whether the server was reached. */
 export const connection = { lost: () => {}, there: () => {} };
 
+/** Characters of a request that a browser sends on after its page is gone: it takes 64 KiB in all. */
+const MOST_THAT_OUTLIVES = 20_000;
+
 /** What the server answers where it does not refuse. */
 async function ask(
   method: string,
   path: string,
   type?: string,
   body?: string | Blob,
-  under = '/api',
+  { under = '/api', outlives = false } = {},
 ): Promise<Response> {
   let answer: Response;
   try {
@@ -223,6 +226,8 @@ async function ask(
         ...(type ? { 'Content-Type': type } : {}),
       },
       body,
+      // sent on by the browser also where the page is left meanwhile
+      keepalive: outlives && typeof body === 'string' && body.length < MOST_THAT_OUTLIVES,
     });
   } catch {
     connection.lost();
@@ -246,14 +251,18 @@ async function send<T>(
   path: string,
   type?: string,
   body?: string | Blob,
+  how: { outlives?: boolean } = {},
 ): Promise<T> {
-  const answer = await ask(method, path, type, body);
+  const answer = await ask(method, path, type, body, how);
   return withDays(answer.status === 204 ? {} : await answer.json().catch(() => ({}))) as T;
 }
 
 const get = <T>(path: string) => send<T>('GET', path);
 const post = <T>(path: string, body: unknown = {}) =>
   send<T>('POST', path, 'application/json', JSON.stringify(body));
+/** Stores what somebody has said to store: closing the page right after does not lose it. */
+const store = <T>(path: string, body: unknown) =>
+  send<T>('POST', path, 'application/json', JSON.stringify(body), { outlives: true });
 const put = <T>(path: string, body: unknown) =>
   send<T>('PUT', path, 'application/json', JSON.stringify(body));
 const remove = <T>(path: string) => send<T>('DELETE', path);
@@ -261,7 +270,7 @@ const file = <T>(path: string, text: string) => send<T>('POST', path, 'applicati
 const csv = <T>(path: string, text: string) => send<T>('POST', path, 'text/csv', text);
 /** Sends as an instrument does: under its address, with nothing else that says who it is. */
 export async function sendAsInstrument(path: string, text: string): Promise<{ written: number }> {
-  const answer = await ask('POST', path, 'text/csv', text, '');
+  const answer = await ask('POST', path, 'text/csv', text, { under: '' });
   return (await answer.json()) as { written: number };
 }
 const query = (of: Record<string, string>) => new URLSearchParams(of).toString();
@@ -321,7 +330,7 @@ export function apiIn(looking: { season: string }) {
     plan: (id: string) => get<PlanView>(inSeason(`/plans/${id}`)),
     catalogue: () => get<Catalogue>('/catalogue'),
     edit: (id: string, request: EditRequest) =>
-      post<PlanView>(inSeason(`/plans/${id}/edits`), request),
+      store<PlanView>(inSeason(`/plans/${id}/edits`), request),
     trial: (
       id: string,
       edits: Edit[],

@@ -71,16 +71,22 @@ export class Draft<T extends { id: string }> {
   }
 
   /**
-   * Stores the item, also in other plans. Where somebody else's change won, theirs is shown.
+   * Stores the item, also in other plans. Where somebody else's change won, theirs is shown. What is
+   * typed while the server still stores stays, as a change of what it has stored.
    */
   async save(also: string[] = []): Promise<boolean> {
     const revision = this.open.view!.revision;
-    const taken = await this.open.edit(
-      this.toEdits($state.snapshot(this.item) as T),
-      this.base,
-      also,
-    );
-    if (!this.gone && (taken || this.open.view!.revision !== revision)) this.discard();
+    const item = $state.snapshot(this.item) as T;
+    const sent = JSON.stringify(item);
+    const taken = await this.open.edit(this.toEdits(item), this.base, also);
+    if (this.gone) return taken;
+    const typedOn = this.changed && JSON.stringify($state.snapshot(this.item)) !== sent;
+    if (!typedOn) {
+      if (taken || this.open.view!.revision !== revision) this.discard();
+    } else if (taken && this.item!.id === item.id) {
+      this.original = JSON.stringify(this.stored(item.id));
+      this.refresh();
+    }
     return taken;
   }
 

@@ -9,6 +9,8 @@ export function hear(plan: string, told: (what: Heard) => void): () => void {
   // there is none where the product runs without a browser
   if (typeof EventSource === 'undefined') return () => {};
   const line = new EventSource(`/api/plans/${encodeURIComponent(plan)}/live`);
-  line.addEventListener('changed', (e) => told(JSON.parse(e.data) as Heard));
+  // how it stands is told first: something may have been stored since the plan was read
+  for (const name of ['stands', 'changed'])
+    line.addEventListener(name, (e) => told(JSON.parse((e as MessageEvent<string>).data) as Heard));
   return () => line.close();
 }

@@ -86,6 +86,8 @@ export class PlanSession {
   private next: Edit[] | null = null;
   private settle: ((taken: boolean) => void) | null = null;
   private queue: Promise<boolean> = Promise.resolve(true);
+  /** Each revision that an edit of mine was made on, and the one that it made. */
+  private readonly mine = new Map<number, number>();
   /** What is tried out now, beside what a form holds. */
   private tried: Edit[] = [];
   private hangUp = () => {};
@@ -241,6 +243,7 @@ export class PlanSession {
     this.hangUp();
     this.settled(false);
     this.queue = Promise.resolve(true);
+    this.mine.clear();
     this.dropTrial();
     this.view = null;
     this.records = [];
@@ -315,20 +318,36 @@ export class PlanSession {
    * Stores edits as one revision. True when they were taken, perhaps on top of somebody else's.
    * Edits of one person are sent one after the other, each on what the one before it left, so that
    * nobody conflicts with themselves. What was typed on an older revision says so, else it would
-   * quietly bring back what an undo took.
+   * quietly bring back what an undo took; of what is shown now only edits of mine that are on their
+   * way make it older.
    */
   edit(edits: Edit[], revision?: number, also: string[] = []): Promise<boolean> {
     const alsoIn = also.map((plan) => ({ plan, onTopOf: null }));
+    const shown = this.view!.revision;
+    const madeOn = () =>
+      revision === undefined
+        ? this.view!.revision
+        : revision === shown
+          ? this.afterMine(revision)
+          : revision;
     const sent = this.queue.then(() =>
-      this.send({ revision: revision ?? this.view!.revision, onTopOf: null, edits, alsoIn }),
+      this.send({ revision: madeOn(), onTopOf: null, edits, alsoIn }),
     );
     this.queue = sent.catch(() => false);
     return sent;
   }
 
+  private afterMine(revision: number): number {
+    let after = revision;
+    while (this.mine.has(after)) after = this.mine.get(after)!;
+    return after;
+  }
+
   private async send(request: EditRequest): Promise<boolean> {
     try {
-      this.show(await this.api.edit(this.view!.id, request));
+      const view = await this.api.edit(this.view!.id, request);
+      this.mine.set(request.revision, view.revision);
+      this.show(view);
       return true;
     } catch (e) {
       if (e instanceof Refusal && CONFLICTS.includes(e.problem.code)) {

@@ -62,6 +62,21 @@ describe('edits', () => {
     expect(plan.view!.revision).toBe(3);
   });
 
+  test('of a form are not stale by an edit of mine that was on its way', async () => {
+    const first = later<PlanView>();
+    const edit = vi.spyOn(plan.api, 'edit').mockReturnValueOnce(first.promise);
+    edit.mockResolvedValueOnce(view(3)).mockRejectedValueOnce(stale(3));
+    const one = plan.edit([{ namePlan: 'a' }]);
+    const two = plan.edit([{ namePlan: 'b' }], 1);
+    first.settle(view(2));
+    expect(await one).toBe(true);
+    expect(await two).toBe(true);
+    // what was taken from an older plan than the one that is shown is told so
+    void plan.edit([{ namePlan: 'c' }], 2);
+    await vi.waitFor(() => expect(plan.conflict).not.toBeNull());
+    expect(edit.mock.calls.map((c) => c[1].revision)).toEqual([1, 2, 2]);
+  });
+
   test('one that is refused says so and lets the next one go', async () => {
     const refused = new Refusal({ status: 422, code: 'missing', field: 'field.name' });
     vi.spyOn(plan.api, 'edit').mockRejectedValueOnce(refused).mockResolvedValueOnce(view(2));

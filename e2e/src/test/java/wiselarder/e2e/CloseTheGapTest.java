@@ -375,6 +375,7 @@ class CloseTheGapTest {
     page.getByLabel("Head", new Page.GetByLabelOptions().setExact(true)).fill("30");
     assertThat(page.getByTestId("effect")).isVisible();
     button("Save group").click();
+    assertThat(page.getByTestId("effect")).hasCount(0);
     assertThat(verdict()).not().containsText("20 February");
     go("Store");
     button("Add lot").click();

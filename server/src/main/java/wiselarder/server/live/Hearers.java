@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.function.Supplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
@@ -41,8 +42,13 @@ class Hearers implements SmartLifecycle {
     this.changes = changes;
   }
 
-  /** A new screen on a plan of this farm. */
-  SseEmitter add(long personId, long farmId) {
+  /**
+   * A new screen on a plan of this farm.
+   *
+   * @param standsNow how the plan stands; asked once the screen is heard of, so that no change falls
+   *     between what it has read and what it is told
+   */
+  SseEmitter add(long personId, long farmId, Supplier<Change.Told> standsNow) {
     SseEmitter screen = new SseEmitter(LONGEST.toMillis());
     Hearer hearer = new Hearer(personId, farmId, screen);
     screen.onCompletion(() -> hearers.remove(hearer));
@@ -52,8 +58,7 @@ class Hearers implements SmartLifecycle {
       drop(mine.get(0));
     }
     hearers.add(hearer);
-    // the answer begins at once, so that the screen knows it is heard
-    send(hearer, SseEmitter.event().name("open").data(""));
+    send(hearer, SseEmitter.event().name("stands").data(standsNow.get()));
     return screen;
   }
 

@@ -25,8 +25,8 @@ class LiveController {
   }
 
   /**
-   * Events named "changed": a plan of the farm with its new revision, or neither where records of
-   * the farm were written. They say that there is something to ask for and nothing of what it is.
+   * First an event "stands" with the revision of this plan, then events "changed": a plan of the farm
+   * with its new revision, or neither where records of the farm were written. They say that there is something to ask for and nothing of what it is.
    */
   @Hidden // a stream, which the description of the API has no words for
   @GetMapping(path = "/plans/{id}/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
@@ -34,6 +34,10 @@ class LiveController {
       @PathVariable("id") String id, @AuthenticationPrincipal Person person) {
     return ResponseEntity.ok()
         .header("X-Accel-Buffering", "no") // a proxy in front passes each on as it comes
-        .body(hearers.add(person.id(), plans.get(id, person).farmId()));
+        .body(
+            hearers.add(
+                person.id(),
+                plans.get(id, person).farmId(),
+                () -> new Change.Told(id, plans.get(id, person).revision())));
   }
 }

@@ -32,8 +32,10 @@ class LiveTest {
   void anEditOfOneIsToldToTheOthers() throws IOException {
     Http one = Http.visitor();
     try (Screen other = new Screen(Http.visitor(), "quillback")) {
-      assertThat(other.next()).isEqualTo("open:");
       int revision = one.get("/api/plans/quillback").json().get("revision").asInt();
+      // what was stored between its reading of the plan and now
+      assertThat(other.next())
+          .isEqualTo("stands:{\"plan\":\"quillback\",\"revision\":%d}".formatted(revision));
       one.post("/api/plans/quillback/edits", EDIT.formatted(revision));
       assertThat(other.next())
           .isEqualTo("changed:{\"plan\":\"quillback\",\"revision\":%d}".formatted(revision + 1));
