@@ -109,6 +109,9 @@ export type PickedYear = Read<Schemas['PickedYear']>;
 export type GaugeYear = Schemas['GaugeYears'];
 export type Rung = Schemas['Rung'];
 export type BaleField = Schemas['BaleField'];
+export type BreakField = Schemas['BreakField'];
+export type BreakWinter = Schemas['BreakWinter'];
+export type Break = Schemas['Break'];
 export type BaleWinter = Schemas['BaleWinter'];
 export type BaleSite = Schemas['BaleSite'];
 export type BaleSection = Schemas['BaleSection'];
@@ -449,6 +452,10 @@ export function apiIn(looking: { season: string }) {
         `/plans/${id}/winter/sites?${query(Object.fromEntries(Object.entries(asked).map(([k, v]) => [k, String(v)])))}`,
       ),
     normalWinter: (id: string) => get<BaleWinter[]>(`/plans/${id}/winter`),
+    /** Fields fed off behind a wire, through the season; with another in its place where given. */
+    breaks: (id: string) => get<BreakWinter[]>(inSeason(`/plans/${id}/winter/breaks`)),
+    breaksWith: (id: string, breaks: BreakField) =>
+      post<BreakWinter[]>(inSeason(`/plans/${id}/winter/breaks`), breaks),
     winterWith: (id: string, bales: BaleField) =>
       post<BaleWinter[]>(inSeason(`/plans/${id}/winter`), bales),
     marks: (id: string) => get<MarkDates[]>(`/plans/${id}/marks`),

@@ -87,7 +87,7 @@ export class PlanSession {
   private settle: ((taken: boolean) => void) | null = null;
   private queue: Promise<boolean> = Promise.resolve(true);
   /** Each revision that an edit of mine was made on, and the one that it made. */
-  private readonly mine = new Map<number, number>();
+  private mine: Record<number, number> = {};
   /** What is tried out now, beside what a form holds. */
   private tried: Edit[] = [];
   private hangUp = () => {};
@@ -243,7 +243,7 @@ export class PlanSession {
     this.hangUp();
     this.settled(false);
     this.queue = Promise.resolve(true);
-    this.mine.clear();
+    this.mine = {};
     this.dropTrial();
     this.view = null;
     this.records = [];
@@ -339,14 +339,14 @@ export class PlanSession {
 
   private afterMine(revision: number): number {
     let after = revision;
-    while (this.mine.has(after)) after = this.mine.get(after)!;
+    while (this.mine[after] !== undefined) after = this.mine[after];
     return after;
   }
 
   private async send(request: EditRequest): Promise<boolean> {
     try {
       const view = await this.api.edit(this.view!.id, request);
-      this.mine.set(request.revision, view.revision);
+      this.mine[request.revision] = view.revision;
       this.show(view);
       return true;
     } catch (e) {

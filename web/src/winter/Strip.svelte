@@ -1,13 +1,21 @@
 <script lang="ts">
-  import type { BaleSection } from '../api/client';
   import { dayOf, isoOf, MONTH_NAMES, shortDate } from '../units/dates';
   import { daysOf } from '../words/winter';
 
   let {
     sections,
+    one = 'Section',
+    colour = '#b5673c',
     chosen,
     onchoose,
-  }: { sections: BaleSection[]; chosen: number; onchoose: (place: number) => void } = $props();
+  }: {
+    sections: { from: string | null; toExclusive: string | null }[];
+    /** What one of them is called. */
+    one?: string;
+    colour?: string;
+    chosen: number;
+    onchoose: (place: number) => void;
+  } = $props();
 
   const fed = $derived(
     sections.map((s, place) => ({ ...s, place })).filter((s) => s.from !== null && daysOf(s) > 0),
@@ -23,7 +31,7 @@
 </script>
 
 {#if days > 0}
-  <div class="strip" data-testid="sections">
+  <div class="strip no-print" style:--colour={colour} data-testid="sections">
     <div class="months" aria-hidden="true">
       {#each months as m, i (m.iso)}
         {#if i > 0 || (months[1]?.d ?? days) > days / 12}
@@ -33,14 +41,14 @@
         {/if}
       {/each}
     </div>
-    <div class="row" role="group" aria-label="Sections by date">
+    <div class="row" role="group" aria-label={`${one}s by date`}>
       {#each fed as s (s.place)}
         <button
           class="one"
           style:left={place(dayOf(first, s.from!))}
           style:width={place(daysOf(s))}
           aria-pressed={s.place === chosen}
-          aria-label={`Section ${s.place + 1}, ${shortDate(s.from!)}`}
+          aria-label={`${one} ${s.place + 1}, ${shortDate(s.from!)}`}
           onclick={() => onchoose(s.place)}
         ></button>
       {/each}
@@ -74,7 +82,7 @@
     bottom: 0;
     min-height: 0;
     padding: 0;
-    background: #b5673c;
+    background: var(--colour);
     border: 1px solid var(--panel);
   }
   .one[aria-pressed='true'] {

@@ -24,6 +24,7 @@ export const THINGS: Record<Change['what'], string> = {
   JOB: 'the job',
   RUNG: 'the rung of the drought plan,',
   BALES: 'the bales set out on',
+  BREAKS: 'the breaks on',
   TEST: 'the test of',
 };
 

@@ -111,6 +111,8 @@ const SENTENCES: { [C in RefusalCode]: (v: RefusalValues[C], at: At) => string }
     'The tables hold no growth for this stand in this climate. Type the twelve monthly rates.',
   twelve_months: (v) => `Twelve monthly rates are needed, January first; ${v.given} are there.`,
   no_outline: (v) => `${v.field} is not drawn on the map yet: draw it, then part it.`,
+  stands_at_water: (v, at) =>
+    `A ${v.what === 'TROUGH' ? 'trough' : 'feeder'} ${distance(v.distanceM, at)} from water: ${distance(v.leastM, at)} and more are accepted, where no dung runs in.`,
   not_in_two: (v) =>
     v.pieces === 0
       ? 'The line has no length: draw one across the field.'
@@ -248,6 +250,10 @@ const SENTENCES: { [C in RefusalCode]: (v: RefusalValues[C], at: At) => string }
 
 function height(cm: number, at: At): string {
   return `${figure(cm, 'depth', at.system)} ${unitOf('depth', at.system)}`;
+}
+
+function distance(m: number, at: At): string {
+  return `${figure(m, 'distance', at.system)} ${unitOf('distance', at.system)}`;
 }
 
 function plain(value: number): string {

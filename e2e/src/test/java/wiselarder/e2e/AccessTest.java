@@ -104,6 +104,7 @@ class AccessTest {
         "/jobs",
         "/walk",
         "/winter",
+        "/winter?way=breaks",
         "/instruments",
         "/instruments/plate",
         "/instruments/station",

@@ -68,6 +68,13 @@ public final class Operations {
        "properties": {"name": "Saddle"}, "geometry": {"type": "Polygon", "coordinates":
         [[[-40, 36.9], [-39.998, 36.9], [-39.998, 36.902], [-40, 36.9]]]}}]}""";
 
+  private static final String BREAKS =
+      """
+      {"id": "k", "fieldId": "saddle", "fromInclusive": null, "toExclusive": null,
+       "towardsDeg": 180, "downhillDeg": null, "daysEach": 2, "blocks": 1, "backFence": true,
+       "waterM": 10, "places": [],
+       "written": {"who": "", "shelter": "", "wet": "", "rules": ""}}""";
+
   private static final String BALES =
       """
       {"id": "b", "fieldId": "saddle", "lotId": "fescue-rounds", "bales": 20, "atOnce": 4,
@@ -102,6 +109,8 @@ public final class Operations {
     CALLS.put("GET /api/plans/{id}/winter", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/winter/sites", bare(Needs.READER));
     CALLS.put("POST /api/plans/{id}/winter", json(Needs.READER, BALES));
+    CALLS.put("GET /api/plans/{id}/winter/breaks", bare(Needs.READER));
+    CALLS.put("POST /api/plans/{id}/winter/breaks", json(Needs.READER, BREAKS));
     CALLS.put("GET /api/catalogue", bare(Needs.NOBODY));
     CALLS.put("GET /api/farms", bare(Needs.SIGN_IN));
     CALLS.put("GET /api/mornings", bare(Needs.SIGN_IN));

@@ -253,8 +253,9 @@ public final class YearBalance {
   }
 
   /**
-   * The piece that stock were given that day where the field is opened in strips, ha: what they
-   * took down over what stood above the residual on each hectare. 0 where nothing was grazed.
+   * The ground that stock were given that day where the field is opened in strips, ha: of the part
+   * of a piece that they had not been over since they came, as much as they took down of what stood
+   * above the residual on all of it. 0 where nothing was grazed.
    */
   public double breakHa(int field, int day) {
     return Math.min(resolved.fields[field].areaHa, book.grazedHa[at(field, day)]);

@@ -2,7 +2,7 @@ package wiselarder.core.bales;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.locationtech.jts.geom.Coordinate;
+import wiselarder.core.land.Axes;
 import wiselarder.core.land.Outline.Point;
 
 /**
@@ -24,8 +24,8 @@ public record BaleGrid(List<Spot> spots) {
       return new BaleGrid(spots);
     }
     Axes axes = new Axes(spacing.rowsDeg());
-    double[] along = axes.reach(ground, true);
-    double[] across = axes.reach(ground, false);
+    double[] along = axes.reach(ground.allowed(), true);
+    double[] across = axes.reach(ground.allowed(), false);
     double firstAcross = across[0] + spacing.shiftAcrossM() % spacing.acrossM();
     double firstAlong = along[0] + spacing.shiftAlongM() % spacing.alongM();
     int row = 0;
@@ -58,44 +58,5 @@ public record BaleGrid(List<Spot> spots) {
     int count = Math.min(bales, spots.size());
     return new BaleGrid(
         fromLast ? spots.subList(spots.size() - count, spots.size()) : spots.subList(0, count));
-  }
-
-  /** Directions along and across rows: metres along a row, and from row to row. */
-  static final class Axes {
-    private final double sin;
-    private final double cos;
-
-    Axes(double rowsDeg) {
-      sin = Math.sin(Math.toRadians(rowsDeg));
-      cos = Math.cos(Math.toRadians(rowsDeg));
-    }
-
-    double east(double along, double across) {
-      return along * sin + across * cos;
-    }
-
-    double north(double along, double across) {
-      return along * cos - across * sin;
-    }
-
-    double along(double east, double north) {
-      return east * sin + north * cos;
-    }
-
-    double across(double east, double north) {
-      return east * cos - north * sin;
-    }
-
-    /** From where to where a ground reaches in a direction. */
-    double[] reach(BaleGround ground, boolean along) {
-      double from = Double.POSITIVE_INFINITY;
-      double to = Double.NEGATIVE_INFINITY;
-      for (Coordinate c : ground.allowed().getCoordinates()) {
-        double at = along ? along(c.x, c.y) : across(c.x, c.y);
-        from = Math.min(from, at);
-        to = Math.max(to, at);
-      }
-      return new double[] {from, to};
-    }
   }
 }

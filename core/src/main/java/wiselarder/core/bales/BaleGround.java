@@ -1,6 +1,5 @@
 package wiselarder.core.bales;
 
-import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
@@ -8,7 +7,6 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Location;
 import org.locationtech.jts.geom.Polygon;
 import wiselarder.core.land.Outline;
-import wiselarder.core.land.Outline.Off;
 import wiselarder.core.land.Outline.Point;
 import wiselarder.core.land.Shapes;
 import wiselarder.core.quantity.CoreReason;
@@ -49,17 +47,8 @@ public final class BaleGround {
       throw new Refused(CoreReason.NO_OUTLINE, "bales.fieldId", fieldName);
     }
     EDGE_M.check(edgeM);
-    Polygon field = Shapes.polygon(outline.edge());
-    Geometry left = edgeM > 0 ? field.buffer(-edgeM) : field;
-    for (Off o : outline.off()) {
-      left = left.difference(Shapes.taken(o, strip(o, waterM)));
-    }
-    return new BaleGround(field, left);
-  }
-
-  private static double strip(Off o, double waterM) {
-    boolean water = o.kind() == Outline.Kind.WATERWAY || o.kind() == Outline.Kind.POND;
-    return water ? Math.max(o.bufferM(), waterM) : o.bufferM();
+    return new BaleGround(
+        Shapes.polygon(outline.edge()), Shapes.left(outline, edgeM, waterM));
   }
 
   /** Whether a bale may stand there. */
@@ -73,16 +62,7 @@ public final class BaleGround {
 
   /** Rings around what is left, and around what is off inside of it. */
   public List<List<Point>> rings() {
-    List<List<Point>> rings = new ArrayList<>();
-    for (int i = 0; i < allowed.getNumGeometries(); i++) {
-      if (allowed.getGeometryN(i) instanceof Polygon p && !p.isEmpty()) {
-        rings.add(Shapes.points(p.getExteriorRing()));
-        for (int h = 0; h < p.getNumInteriorRing(); h++) {
-          rings.add(Shapes.points(p.getInteriorRingN(h)));
-        }
-      }
-    }
-    return rings;
+    return Shapes.rings(allowed);
   }
 
   /** What is left to stand bales on, ha. */

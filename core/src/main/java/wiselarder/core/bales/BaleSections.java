@@ -3,11 +3,8 @@ package wiselarder.core.bales;
 import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
-import org.locationtech.jts.geom.Geometry;
-import org.locationtech.jts.geom.GeometryFactory;
-import org.locationtech.jts.geom.LineString;
-import wiselarder.core.bales.BaleGrid.Axes;
 import wiselarder.core.bales.BaleGrid.Spot;
+import wiselarder.core.land.Axes;
 import wiselarder.core.land.Outline.Point;
 import wiselarder.core.land.Shapes;
 
@@ -18,12 +15,8 @@ import wiselarder.core.land.Shapes;
  * @param sections in their order
  */
 public record BaleSections(List<Section> sections) {
-  private static final GeometryFactory SHAPES = new GeometryFactory();
-
   /** Beyond any field, m. */
   private static final double BEYOND_M = 100_000;
-
-  private static final double FENCE_M = 0.1;
 
   /**
    * Bales that are opened together.
@@ -89,8 +82,8 @@ public record BaleSections(List<Section> sections) {
     List<Coordinate> line = new ArrayList<>();
     if (opened.row() != closed.row()) {
       double middle = (openedAcross + closedAcross) / 2;
-      line.add(point(axes, -BEYOND_M, middle));
-      line.add(point(axes, BEYOND_M, middle));
+      line.add(axes.point(-BEYOND_M, middle));
+      line.add(axes.point(BEYOND_M, middle));
     } else {
       double along =
           (axes.along(opened.at().eastM(), opened.at().northM())
@@ -99,29 +92,16 @@ public record BaleSections(List<Section> sections) {
       boolean onwards = opened.place() < closed.place();
       double half = onwards ? spacing.acrossM() / 2 : -spacing.acrossM() / 2;
       double before = onwards ? -BEYOND_M : BEYOND_M;
-      line.add(point(axes, before, openedAcross + half));
-      line.add(point(axes, along, openedAcross + half));
+      line.add(axes.point(before, openedAcross + half));
+      line.add(axes.point(along, openedAcross + half));
       if (first) {
-        line.add(point(axes, along, openedAcross - Math.signum(half) * BEYOND_M));
+        line.add(axes.point(along, openedAcross - Math.signum(half) * BEYOND_M));
       } else {
-        line.add(point(axes, along, openedAcross - half));
-        line.add(point(axes, -before, openedAcross - half));
+        line.add(axes.point(along, openedAcross - half));
+        line.add(axes.point(-before, openedAcross - half));
       }
     }
-    Geometry inside =
-        SHAPES.createLineString(line.toArray(Coordinate[]::new)).intersection(ground.field());
     // a wire along the field's own fence is none
-    Geometry fence = ground.field().getBoundary().buffer(FENCE_M);
-    List<List<Point>> parts = new ArrayList<>();
-    for (int i = 0; i < inside.getNumGeometries(); i++) {
-      if (inside.getGeometryN(i) instanceof LineString part && !fence.covers(part)) {
-        parts.add(Shapes.points(part));
-      }
-    }
-    return parts;
-  }
-
-  private static Coordinate point(Axes axes, double along, double across) {
-    return new Coordinate(axes.east(along, across), axes.north(along, across));
+    return Shapes.wire(ground.field(), line);
   }
 }

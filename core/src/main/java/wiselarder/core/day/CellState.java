@@ -39,6 +39,9 @@ final class CellState {
 
   boolean grazedThisSeason;
 
+  /** The part of it that stock have not been over since they came. */
+  double untouched = 1;
+
   /** Last day on which anything was taken off it, by mouth or mower. */
   int takenDay = FarmState.LONG_AGO;
 
@@ -65,6 +68,7 @@ final class CellState {
     partOfField = of.partOfField;
     grazedDay = of.grazedDay;
     takenDay = of.takenDay;
+    untouched = of.untouched;
     plantsLift = of.plantsLift;
     rootsHold = of.rootsHold;
     grazedThisSeason = of.grazedThisSeason;

@@ -674,7 +674,12 @@ public final class YearSimulator {
         taken(p.stands[i], s.stands[i], off, plan.groups[g].picks, day);
       }
     }
-    out.grazedHa[out.row(day) + s.field] += share * s.areaHa;
+    if (s.grazedDay < day - 1) {
+      s.untouched = 1;
+    }
+    // what is eaten of a piece today is eaten of the part that nobody has been over
+    out.grazedHa[out.row(day) + s.field] += share * s.untouched * s.areaHa;
+    s.untouched *= Math.max(0, 1 - share);
     s.stock = Math.max(0, s.stock - down / s.areaHa);
     s.grazedDay = day;
     s.takenDay = day;

@@ -78,7 +78,8 @@ public final class Difference {
           Items.PASSES,
           Items.JOBS,
           Items.RUNGS,
-          Items.BALES);
+          Items.BALES,
+          Items.BREAKS);
 
   private static Farm bare(Farm f) {
     return f.withFields(List.of())

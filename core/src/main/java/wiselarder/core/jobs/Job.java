@@ -62,6 +62,8 @@ public record Job(
     SET_OUT(Who.MACHINES),
     /** Bales of a section, the wire moved behind them. */
     OPEN_BALES(Who.KEEPER),
+    /** The wire moved on to the next break of a field. */
+    GIVE_BREAK(Who.KEEPER),
     STRINGS_OFF(Who.KEEPER),
     MARK_PADS(Who.KEEPER),
     SPREAD_PADS(Who.MACHINES),

@@ -2,10 +2,13 @@ package wiselarder.core.jobs;
 
 import java.util.List;
 import wiselarder.core.plan.BaleField;
+import wiselarder.core.plan.BreakField;
 import wiselarder.core.winter.BaleWinter;
 import wiselarder.core.winter.BaleWinter.BaleSection;
+import wiselarder.core.winter.BreakWinter;
+import wiselarder.core.winter.BreakWinter.Break;
 
-/** Bales that are set out on fields, opened section by section. */
+/** Bales opened section by section, and fields fed off break by break. */
 final class WinterJobs {
   private WinterJobs() {}
 
@@ -23,6 +26,31 @@ final class WinterJobs {
         }
       }
     }
+    breaks(l);
+  }
+
+  private static void breaks(JobList l) {
+    List<BreakField> drawn =
+        l.stated.plan().breaks().stream()
+            .filter(b -> l.stated.field(b.fieldId()).outline() != null)
+            .toList();
+    List<BreakWinter> all = BreakWinter.of(l.balance, l.engine.catalogue(), drawn);
+    for (int i = 0; i < drawn.size(); i++) {
+      List<Break> breaks = all.get(i).breaks();
+      for (int n = 0; n < breaks.size(); n++) {
+        give(l, drawn.get(i), n, breaks.get(n));
+      }
+    }
+  }
+
+  /** That day: stock that wait a day longer stand on what is eaten. */
+  private static void give(JobList l, BreakField b, int place, Break one) {
+    l.job(Job.Kind.GIVE_BREAK, b.id() + "-" + (place + 1), l.fieldName(b.fieldId()), one.from())
+        .with(Integer.toString(place + 1))
+        .field(b.fieldId())
+        .within(0, 0)
+        .figure(Job.What.HA, one.areaHa())
+        .add();
   }
 
   /**

@@ -41,6 +41,11 @@ public record Outline(List<Point> edge, List<Off> off) {
     public boolean line() {
       return this == WATERWAY;
     }
+
+    /** True for what dung must not run into. */
+    public boolean water() {
+      return this == WATERWAY || this == POND;
+    }
   }
 
   /**

@@ -17,6 +17,8 @@ public final class Shapes {
   /** A quarter of a circle about a corner is drawn in so many pieces. */
   private static final int QUARTER_PIECES = 16;
 
+  private static final double FENCE_M = 0.1;
+
   private Shapes() {}
 
   /** A shape of corners, the first not repeated. */
@@ -37,6 +39,54 @@ public final class Shapes {
   public static Geometry taken(Off off, double bufferM) {
     Geometry shape = off.kind().line() ? line(off.points()) : polygon(off.points());
     return bufferM > 0 ? shape.buffer(bufferM, QUARTER_PIECES) : shape;
+  }
+
+  /** How far a place is from a thing in a field, its strip not counted; 0 inside of it, m. */
+  public static double distanceM(Off off, Point from) {
+    return taken(off, 0).distance(FACTORY.createPoint(coordinate(from)));
+  }
+
+  /**
+   * What a field has left inside its edge and outside of what takes area off.
+   *
+   * @param edgeM kept free along the edge
+   * @param waterM least strip along waterways and ponds, whatever was drawn
+   */
+  public static Geometry left(Outline outline, double edgeM, double waterM) {
+    Polygon field = polygon(outline.edge());
+    Geometry left = edgeM > 0 ? field.buffer(-edgeM) : field;
+    for (Off o : outline.off()) {
+      left = left.difference(taken(o, o.kind().water() ? Math.max(o.bufferM(), waterM) : o.bufferM()));
+    }
+    return left;
+  }
+
+  /** Rings around all parts of a ground, and around what is off inside of them. */
+  public static List<List<Point>> rings(Geometry ground) {
+    List<List<Point>> rings = new ArrayList<>();
+    for (int i = 0; i < ground.getNumGeometries(); i++) {
+      if (ground.getGeometryN(i) instanceof Polygon p && !p.isEmpty()) {
+        rings.add(points(p.getExteriorRing()));
+        for (int h = 0; h < p.getNumInteriorRing(); h++) {
+          rings.add(points(p.getInteriorRingN(h)));
+        }
+      }
+    }
+    return rings;
+  }
+
+  /** The parts of a line that lie inside a shape and not along its own fence. */
+  public static List<List<Point>> wire(Geometry shape, List<Coordinate> line) {
+    Geometry inside =
+        FACTORY.createLineString(line.toArray(Coordinate[]::new)).intersection(shape);
+    Geometry fence = shape.getBoundary().buffer(FENCE_M);
+    List<List<Point>> parts = new ArrayList<>();
+    for (int i = 0; i < inside.getNumGeometries(); i++) {
+      if (inside.getGeometryN(i) instanceof LineString part && !fence.covers(part)) {
+        parts.add(points(part));
+      }
+    }
+    return parts;
   }
 
   /** Corners of a ring or points of a line, to the decimetre; of a ring the first not repeated. */

@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
+import java.util.function.BiConsumer;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import wiselarder.core.forage.OwnForage;
@@ -212,6 +213,17 @@ public final class Items<T extends Record> {
           .belongs("bales.fieldId", Thing.FIELD, BaleField::fieldId)
           .belongs("bales.lotId", Thing.LOT, BaleField::lotId);
 
+  public static final Items<BreakField> BREAKS =
+      new Items<>(
+              Thing.BREAKS,
+              BreakField.class,
+              p -> p.plan().breaks(),
+              (p, l) -> new FarmPlan(p.farm(), p.plan().withBreaks(l)),
+              BreakField::id,
+              (p, b) -> fieldName(p, b.fieldId()))
+          .belongs("breaks.fieldId", Thing.FIELD, BreakField::fieldId)
+          .putOnlyIf(BreakField::refuseNearWater);
+
   public static final Items<OwnForage> FORAGES =
       new Items<>(
           Thing.FORAGE,
@@ -260,7 +272,8 @@ public final class Items<T extends Record> {
           SEEDS,
           JOBS,
           RUNGS,
-          BALES);
+          BALES,
+          BREAKS);
 
   /**
    * Things named by those of a list.
@@ -286,6 +299,7 @@ public final class Items<T extends Record> {
   private final BiFunction<FarmPlan, T, String> name;
   private final List<Reference<T>> references = new ArrayList<>();
   private Function<T, Lot> lot = item -> null;
+  private BiConsumer<T, FarmPlan> refusal = (item, plan) -> {};
 
   private Items(
       Thing thing,
@@ -337,6 +351,12 @@ public final class Items<T extends Record> {
     return this;
   }
 
+  /** What is refused of one that is put, where a plan that has it already stays as it is. */
+  private Items<T> putOnlyIf(BiConsumer<T, FarmPlan> refuses) {
+    refusal = refuses;
+    return this;
+  }
+
   public Thing thing() {
     return thing;
   }
@@ -370,14 +390,16 @@ public final class Items<T extends Record> {
   /** The same plan with one more of them, in place of the one with its id. */
   public FarmPlan put(FarmPlan of, T item) {
     List<T> changed = new ArrayList<>(in(of));
-    for (int i = 0; i < changed.size(); i++) {
-      if (id(changed.get(i)).equals(id(item))) {
-        changed.set(i, item);
-        return with(of, changed);
-      }
+    List<String> ids = changed.stream().map(id).toList();
+    int at = ids.indexOf(id(item));
+    if (at >= 0) {
+      changed.set(at, item);
+    } else {
+      changed.add(item);
     }
-    changed.add(item);
-    return with(of, changed);
+    FarmPlan put = with(of, changed);
+    refusal.accept(item, put);
+    return put;
   }
 
   /**

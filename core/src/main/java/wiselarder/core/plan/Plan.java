@@ -23,7 +23,8 @@ public record Plan(
     List<Policy> policies,
     List<OwnJob> jobs,
     List<Rung> rungs,
-    List<BaleField> bales) {
+    List<BaleField> bales,
+    List<BreakField> breaks) {
   public static final Stated.Text NAME = Stated.text("plan.name", 80);
 
   public Plan {
@@ -43,6 +44,7 @@ public record Plan(
     jobs = orNone(jobs);
     rungs = orNone(rungs);
     bales = orNone(bales);
+    breaks = orNone(breaks);
   }
 
   /** Lists that older plans do not have count as empty. */
@@ -73,6 +75,7 @@ public record Plan(
         dressings,
         irrigations,
         scenarios,
+        null,
         null,
         null,
         null,
@@ -151,6 +154,10 @@ public record Plan(
     return with(p -> p.bales = changed);
   }
 
+  public Plan withBreaks(List<BreakField> changed) {
+    return with(p -> p.breaks = changed);
+  }
+
   private Plan with(Consumer<Parts> change) {
     Parts parts = new Parts(this);
     change.accept(parts);
@@ -175,6 +182,7 @@ public record Plan(
     private List<OwnJob> jobs;
     private List<Rung> rungs;
     private List<BaleField> bales;
+    private List<BreakField> breaks;
 
     Parts(Plan of) {
       name = of.name;
@@ -193,6 +201,7 @@ public record Plan(
       jobs = of.jobs;
       rungs = of.rungs;
       bales = of.bales;
+      breaks = of.breaks;
     }
 
     Plan plan() {
@@ -212,7 +221,8 @@ public record Plan(
           policies,
           jobs,
           rungs,
-          bales);
+          bales,
+          breaks);
     }
   }
 }

@@ -24,6 +24,7 @@ public enum Thing {
   JOB,
   RUNG,
   BALES,
+  BREAKS,
   /** A report on a lot; a record, not a part of the plan. */
   TEST
 }

@@ -43,6 +43,9 @@ public enum CoreReason implements Reason {
   CROSSED_EDGE(text("part")),
   ENTER_BELOW_LEAVE(number("heightCm"), number("leaveCm")),
 
+  /** The distances in metres. */
+  STANDS_AT_WATER(text("what"), number("distanceM"), number("leastM")),
+
   // forages
   OWN_FORAGE_ID(text("id")),
   OWN_FORAGE_USED(text("forage")),

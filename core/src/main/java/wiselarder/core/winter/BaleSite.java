@@ -161,8 +161,7 @@ public record BaleSite(
       points.add(new SitePoint(What.OLD_PADS, false, pads));
     }
     boolean water =
-        outline.off().stream()
-            .anyMatch(o -> o.kind() == Outline.Kind.WATERWAY || o.kind() == Outline.Kind.POND);
+outline.off().stream().anyMatch(o -> o.kind().water());
     if (water) {
       points.add(new SitePoint(What.WATER, false, waterM));
     }

@@ -316,7 +316,7 @@ public record BaleWinter(
       }
       double wanted = BufferRule.bufferM(tables.buffers(), slope);
       field.outline().off().stream()
-          .filter(o -> o.kind() == Outline.Kind.WATERWAY || o.kind() == Outline.Kind.POND)
+          .filter(o -> o.kind().water())
           .mapToDouble(o -> Math.max(o.bufferM(), bales.waterM()))
           .filter(m -> m < wanted)
           .min()

@@ -96,6 +96,7 @@ final class WholeFarm {
             List.of(),
             List.of(),
             List.of(),
+            List.of(),
             List.of()));
   }
 

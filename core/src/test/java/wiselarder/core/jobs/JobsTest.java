@@ -22,6 +22,7 @@ import wiselarder.core.herd.HeadChange;
 import wiselarder.core.land.Outline;
 import wiselarder.core.land.Outline.Point;
 import wiselarder.core.plan.BaleField;
+import wiselarder.core.plan.BreakField;
 import wiselarder.core.plan.Dressing;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.HayCut;
@@ -407,6 +408,31 @@ class JobsTest {
     assertThat(open.get(0).of()).isEqualTo("Home");
     assertThat(open.get(0).figure(Job.What.UNITS)).isEqualTo(4);
     assertThat(open.get(1).day()).isBetween(on("2026-11-11"), on("2026-11-15"));
+  }
+
+  /** A field fed off in breaks of two days: each on the day on which it is given. */
+  @Test
+  void eachBreakIsAJob() {
+    Farms farm = new Farms().eaters("bulls", 4, 10);
+    farm.fields.add(
+        Farms.fescue("home", 2, 0, 4000)
+            .shaped(
+                "home",
+                "Home",
+                new Outline(
+                    List.of(new Point(0, 0), new Point(200, 0), new Point(200, 100), new Point(0, 100)),
+                    List.of())));
+    farm.graze("bulls", on("2026-12-01"), on("2026-12-07"), "home");
+    BreakField breaks =
+        new BreakField("k", "home", null, null, 90, null, 2, 1, true, 0, List.of(), null);
+    List<Job> given =
+        jobs(Items.BREAKS.put(farm.build(), breaks)).stream()
+            .filter(j -> j.kind() == Job.Kind.GIVE_BREAK)
+            .toList();
+    assertThat(given).hasSize(3);
+    days(given.get(1), "2026-12-03", "2026-12-03", "2026-12-03");
+    assertThat(given.get(1).with()).isEqualTo("2");
+    assertThat(given.get(1).figure(Job.What.HA)).isBetween(0.03, 0.15);
   }
 
   @Test

@@ -77,6 +77,7 @@ final class JobWords {
       case SET_OUT -> "Set out " + count(j, Job.What.UNITS) + " bales: " + j.of();
       case OPEN_BALES ->
           "Open " + count(j, Job.What.UNITS) + " bales on " + j.of() + ", section " + j.with();
+      case GIVE_BREAK -> "Break " + j.with() + " on " + j.of();
       case STRINGS_OFF -> "Strings or net off " + j.of();
       case MARK_PADS -> "Mark where the bales of " + j.of() + " stood";
       case SPREAD_PADS -> "Spread the pads of " + j.of();
@@ -213,6 +214,8 @@ final class JobWords {
               + ". While the ground carries a tractor; away from water.";
       case OPEN_BALES ->
           "Strings, net or film come off and are taken away first: eaten, they kill. Then the wire.";
+      case GIVE_BREAK ->
+          "After the fibre feed, not on empty stomachs. Look at every head, the water and the wire.";
       case STRINGS_OFF ->
           "Before "
               + wanted(j)

@@ -39,7 +39,7 @@ import wiselarder.core.records.LotTested;
  */
 public final class Lift {
   /** The version that is written. */
-  public static final int PRESENT = 17;
+  public static final int PRESENT = 18;
 
   private static final JsonNode NONE = Json.MAPPER.createArrayNode();
 

@@ -13,17 +13,19 @@ import wiselarder.core.balance.YearBalance;
 import wiselarder.core.bales.Spacing;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.BaleField;
+import wiselarder.core.plan.BreakField;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Items;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.winter.BaleSite;
 import wiselarder.core.winter.BaleWinter;
+import wiselarder.core.winter.BreakWinter;
 import wiselarder.server.people.Person;
 import wiselarder.server.plan.Plans;
 import wiselarder.server.plan.StoredPlan;
 import wiselarder.server.year.PlanViews;
 
-/** Bales that are set out on the fields of a plan, through the season that is looked at. */
+/** Bales set out on the fields of a plan, and fields fed off, through a season. */
 @RestController
 @RequestMapping("/api/plans/{id}/winter")
 class WinterController {
@@ -72,6 +74,37 @@ class WinterController {
     StoredPlan plan = plans.get(id, person);
     Spacing spacing = new Spacing(alongM, acrossM, 0, 0, 0);
     return BaleSite.of(plan.content(), views.engine("normal", plan).catalogue(), spacing, edgeM);
+  }
+
+  /** Fields that are fed off behind a wire, of those that are drawn, in the plan's order. */
+  @GetMapping("/breaks")
+  List<BreakWinter> breaks(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "normal") String season,
+      @AuthenticationPrincipal Person person) {
+    StoredPlan plan = plans.get(id, person);
+    return given(plan, plan.content(), season);
+  }
+
+  /** The same with one that is added or otherwise given; nothing is kept. */
+  @PostMapping("/breaks")
+  List<BreakWinter> breaksWith(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "normal") String season,
+      @RequestBody BreakField breaks,
+      @AuthenticationPrincipal Person person) {
+    StoredPlan plan = plans.get(id, person);
+    FarmPlan with = Items.BREAKS.put(plan.content(), Check.present("breaks", breaks));
+    return given(plan, with, season);
+  }
+
+  private List<BreakWinter> given(StoredPlan plan, FarmPlan with, String season) {
+    Engine engine = views.engine(season, plan);
+    List<BreakField> drawn =
+        with.plan().breaks().stream()
+            .filter(b -> with.field(b.fieldId()).outline() != null)
+            .toList();
+    return BreakWinter.of(engine.simulate(plan.content()), engine.catalogue(), drawn);
   }
 
   /** What is laid changes no year: that of the stored plan is looked at. */

@@ -38,11 +38,11 @@ class FarmFileSchemaTest {
             MAPPER.readTree(
                 """
                 {"$schema": "https://json-schema.org/draft/2020-12/schema",
-                 "title": "Wise Larder farm file, version 17",
+                 "title": "Wise Larder farm file, version 18",
                  "type": "object",
                  "properties": {
                    "format": {"const": "wise-larder-farm"},
-                   "version": {"const": 17},
+                   "version": {"const": 18},
                    "name": {"type": "string", "minLength": 1, "maxLength": 80},
                    "plans": {"type": "array", "minItems": 1, "maxItems": 50, "items": {
                      "type": "object",

@@ -89,8 +89,8 @@ class FarmFileTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "\"version\": 17 | \"version\": 18 | file_version {version=18, newest=17}",
-        "\"version\": 17 | \"version\": \"two\" | file_version {version=-1, newest=17}",
+        "\"version\": 18 | \"version\": 19 | file_version {version=19, newest=18}",
+        "\"version\": 18 | \"version\": \"two\" | file_version {version=-1, newest=18}",
         "wise-larder-farm | other | foreign_file {format=wise-larder-farm}",
         "\"areaHa\": 2.4 | \"areaHa\": -2 | plans[0].farm.fields[0]: field.areaHa: out_of_range {value=-2.0, min=0.01, max=5000.0}",
         "\"head\": 9 | \"tail\": 1, \"head\": 9 | unknown_name {name=tail, known=",

@@ -3,9 +3,12 @@ package wiselarder.server.winter;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 import wiselarder.server.App;
 import wiselarder.server.Http;
 
@@ -87,5 +90,67 @@ class WinterApiTest {
     assertThat(put(bales("a", "east-brook", 10, 0, "")).json().get("code").asString())
         .isEqualTo("out_of_range");
     assertThat(http.post(PLAN + "/winter", "{}").status()).isEqualTo(422);
+  }
+
+  private static String breaks(double towards, String places) {
+    return """
+        {"id": "k", "fieldId": "turnips", "fromInclusive": null, "toExclusive": null,
+         "towardsDeg": %s, "downhillDeg": null, "daysEach": 1, "blocks": 1, "backFence": true,
+         "waterM": 0, "places": [%s],
+         "written": {"who": "", "shelter": "", "wet": "", "rules": ""}}"""
+        .formatted(towards, places);
+  }
+
+  private Http.Answer edit(String edits) {
+    int revision = http.get(PLAN).json().get("revision").asInt();
+    return http.post(
+        PLAN + "/edits", "{\"revision\": %d, \"edits\": [%s]}".formatted(revision, edits));
+  }
+
+  private static List<String> warnings(JsonNode breaks) {
+    List<String> all = new ArrayList<>();
+    breaks.get(0).get("cautions").forEach(c -> all.add(c.get("warning").asString()));
+    return all;
+  }
+
+  /** Strip too narrow, from the water, lambs born there, nothing written: each is told. */
+  @Test
+  void aPlanWithFourFaultsIsToldAllFour() {
+    JsonNode farm = http.get(PLAN).json().get("farm");
+    ObjectNode turnips = (ObjectNode) of(farm.get("fields"), "turnips");
+    ((ObjectNode) turnips.get("outline").get("off").get(0)).put("bufferM", 4);
+    ObjectNode ewes = (ObjectNode) of(farm.get("groups"), "ewes");
+    ewes.put("birthStart", "--11-28");
+    ewes.putNull("weaning");
+    ewes.putNull("youngLeave");
+    assertThat(
+            edit("{\"putField\": %s}, {\"putGroup\": %s}".formatted(turnips, ewes)).status())
+        .isEqualTo(200);
+    JsonNode tried = http.post(PLAN + "/winter/breaks", breaks(0, "")).json();
+    assertThat(warnings(tried)).contains("NEAR_WATER", "FROM_WATER", "BIRTHS", "NOT_WRITTEN");
+    assertThat(tried.get(0).get("betterDeg").asDouble()).isEqualTo(180);
+    assertThat(http.get(PLAN + "/winter/breaks").json()).isEmpty();
+  }
+
+  private static JsonNode of(JsonNode list, String id) {
+    for (JsonNode one : list) {
+      if (one.get("id").asString().equals(id)) {
+        return one;
+      }
+    }
+    throw new AssertionError(id);
+  }
+
+  /** Kept, read again, and a job for each break; a feeder in the strip is refused. */
+  @Test
+  void breaksAreKeptAndAreJobs() {
+    String near = "{\"what\": \"FEEDER\", \"at\": {\"eastM\": 940, \"northM\": 246}}";
+    JsonNode refused = edit("{\"putBreaks\": %s}".formatted(breaks(180, near))).json();
+    assertThat(refused.get("code").asString()).isEqualTo("stands_at_water");
+    assertThat(edit("{\"putBreaks\": %s}".formatted(breaks(180, ""))).status()).isEqualTo(200);
+    JsonNode kept = http.get(PLAN + "/winter/breaks").json();
+    assertThat(kept.get(0).get("breaks")).hasSize(4);
+    assertThat(kept.get(0).get("from").asString()).isEqualTo("2027-11-27");
+    assertThat(http.get(PLAN + "/jobs").json().toString()).contains("Break 4 on Turnip Piece");
   }
 }

@@ -1,0 +1,439 @@
+<script lang="ts">
+  import { tick } from 'svelte';
+  import type { BreakField, BreakWinter } from '../api/client';
+  import NumberField from '../form/NumberField.svelte';
+  import { printAlone } from '../form/printed';
+  import TextField from '../form/TextField.svelte';
+  import { thePlan } from '../plan/context';
+  import { freshId } from '../plan/session.svelte';
+  import { fullDate, today } from '../units/dates';
+  import { amount, figure, unitOf } from '../units/units';
+  import {
+    breakText,
+    breakTitle,
+    breakVerdict,
+    breakWarning,
+    compass,
+    DAILY_CHECKS,
+    grazierText,
+    groundText,
+    rampText,
+    rationText,
+    WRITTEN,
+  } from '../words/breaks';
+  import { FIELD_NAMES } from '../words/members';
+  import { daysOf } from '../words/winter';
+  import { plural } from '../words/year';
+  import BreakDrawing from './BreakDrawing.svelte';
+  import BreakForm from './BreakForm.svelte';
+  import { freshBreaks, likelyFirst, middleOf } from './breaks';
+  import Laid from './Laid.svelte';
+  import { PLACES, type Stands } from './places';
+  import Strip from './Strip.svelte';
+
+  const open = thePlan();
+
+  let all = $state.raw<BreakWinter[] | null>(null);
+  let chosenId = $state('');
+  /** As it is laid on the screen and not yet saved. */
+  let draft = $state.raw<BreakField | null>(null);
+  let wrong = $state('');
+  let place = $state(0);
+  let working = $state(false);
+  let page = $state<HTMLElement>();
+  let every = $state(false);
+
+  const plan = $derived(open.view!.plan);
+  const farm = $derived(open.view!.farm);
+  const drawn = $derived(likelyFirst(farm.fields));
+  const saved = $derived(plan.breaks.find((b) => b.id === chosenId) ?? plan.breaks.at(0) ?? null);
+  const breaks = $derived(draft ?? saved);
+  const field = $derived(farm.fields.find((f) => f.id === breaks?.fieldId));
+  const winter = $derived(all?.find((w) => w.id === breaks?.id) ?? null);
+  const at = $derived(Math.min(place, Math.max(0, (winter?.breaks.length ?? 1) - 1)));
+  const one = $derived(winter?.breaks.at(at) ?? null);
+  const isNew = $derived(draft !== null && !plan.breaks.some((b) => b.id === draft!.id));
+  const fieldName = (id: string) => farm.fields.find((f) => f.id === id)?.name ?? id;
+  const groupName = (id: string) => farm.groups.find((g) => g.id === id)?.name ?? id;
+  const verdict = $derived(winter && field ? breakVerdict(winter, field.name, groupName) : '');
+  const written = $derived(WRITTEN.filter((w) => breaks?.written[w]));
+
+  /** One question at a time: the last one that was asked is the one that is shown. */
+  let asking = 0;
+  $effect(() => {
+    void [open.view, open.season];
+    const laid = draft;
+    const number = ++asking;
+    void ask(number, laid);
+  });
+  $effect(() => () => (asking = -1));
+  async function ask(number: number, laid: BreakField | null) {
+    const id = open.view!.id;
+    try {
+      const found = laid ? await open.api.breaksWith(id, laid) : await open.api.breaks(id);
+      if (number !== asking) return;
+      all = found;
+      wrong = '';
+    } catch (e) {
+      if (number === asking) wrong = open.explain(e);
+    }
+  }
+  function change(part: Partial<BreakField>) {
+    if (open.mayPlan && breaks) draft = { ...breaks, ...part };
+  }
+  async function begin() {
+    const id = freshId(
+      'breaks',
+      plan.breaks.map((b) => b.id),
+    );
+    place = 0;
+    const made = freshBreaks(id, drawn[0]);
+    draft = made;
+    try {
+      // the usual way, from the far side to the water, where there is water
+      const found = (await open.api.breaksWith(open.view!.id, made)).find((w) => w.id === id);
+      if (draft === made && typeof found?.betterDeg === 'number')
+        draft = { ...made, towardsDeg: found.betterDeg };
+    } catch (e) {
+      wrong = open.explain(e);
+    }
+  }
+  async function keep() {
+    working = true;
+    const kept = draft!;
+    if (await open.edit([{ putBreaks: kept }])) {
+      chosenId = kept.id;
+      draft = null;
+    }
+    working = false;
+  }
+  async function remove() {
+    working = true;
+    if (await open.edit([{ removeBreaks: breaks!.id }])) {
+      draft = null;
+      chosenId = '';
+    }
+    working = false;
+  }
+  function look(id: string) {
+    chosenId = id;
+    draft = null;
+    place = 0;
+  }
+  function stand(what: Stands) {
+    const middle = middleOf(one?.rings.length ? one.rings : winter!.ground);
+    change({ places: [...breaks!.places, { what, at: middle }] });
+  }
+  const moved = (i: number, to: Partial<BreakField['places'][number]['at']>) =>
+    change({
+      places: breaks!.places.map((p, j) => (j === i ? { ...p, at: { ...p.at, ...to } } : p)),
+    });
+  /** With every break and its day. */
+  async function print() {
+    every = true;
+    await tick();
+    if (page) printAlone(page);
+  }
+</script>
+
+<Laid bind:page>
+  {#if drawn.length === 0}
+    <header>
+      <h1>Fed off in breaks</h1>
+      <p>
+        Breaks are drawn inside the shape of a field, and no field is drawn yet.
+        <a href={`#/plan/${open.view!.id}/land/draw`}>Draw the fields</a>
+      </p>
+    </header>
+  {:else if !breaks}
+    <header>
+      <h1>Fed off in breaks</h1>
+      <p>
+        A crop, a stockpile or standing stalks last longest behind a wire that is moved on each day.
+        How much ground each break takes follows from what the plan feeds there; from the far, high
+        side towards the low side and the water, so that what is bare lies above ground that still
+        holds.
+      </p>
+      {#if open.mayPlan}<button class="btn preset-filled-primary-500" onclick={begin}
+          >Lay breaks on a field</button
+        >{/if}
+    </header>
+  {:else}
+    <header>
+      <h1 data-testid="break-verdict">{verdict || (field ? `${field.name}: not drawn` : '')}</h1>
+      <div class="bar no-print">
+        {#if plan.breaks.length > 1 || isNew}
+          <div class="pieces" role="group" aria-label="Breaks on">
+            {#each plan.breaks as b (b.id)}
+              <button class="btn plain" aria-pressed={b.id === breaks.id} onclick={() => look(b.id)}
+                >{fieldName(b.fieldId)}</button
+              >
+            {/each}
+          </div>
+        {/if}
+        {#if open.mayPlan && !draft}
+          <button class="btn plain" onclick={begin}>Lay breaks on another field</button>
+        {/if}
+        {#if draft}
+          <button
+            class="btn preset-filled-primary-500"
+            disabled={working || !winter || wrong !== ''}
+            onclick={keep}>Save it</button
+          >
+          <button class="btn plain" onclick={() => ((draft = null), (wrong = ''))}
+            >Leave as it was</button
+          >
+        {:else}
+          <button class="btn plain" onclick={print}>Print the plan</button>
+        {/if}
+      </div>
+      {#if wrong}<p class="warn" role="alert" data-testid="break-refusal">{wrong}</p>{/if}
+    </header>
+    {#if winter && field?.outline}
+      <div class="drawing">
+        <BreakDrawing
+          outline={field.outline}
+          {breaks}
+          {winter}
+          chosen={at}
+          system={open.system}
+          summary={`${verdict} Drawn to scale, north is up; the wire is moved to the ${compass(breaks.towardsDeg)}.`}
+          onchoose={(i) => (place = i)}
+          onplace={open.mayPlan ? (i, to) => moved(i, to) : undefined}
+        />
+        <Strip
+          sections={winter.breaks}
+          one="Break"
+          colour="#7dad69"
+          chosen={at}
+          onchoose={(i) => (place = i)}
+        />
+      </div>
+      <div class="facts">
+        {#if one}
+          <section class="panel no-print" aria-labelledby="break-title" data-testid="break">
+            <h2 id="break-title">{breakTitle(one, at)}</h2>
+            <p>{breakText(one, open.system)}</p>
+            <p>{rationText(one, open.system)}</p>
+            <div class="row">
+              <button class="btn plain" disabled={at === 0} onclick={() => (place = at - 1)}
+                >Before</button
+              >
+              <button
+                class="btn plain"
+                disabled={at + 1 >= winter.breaks.length}
+                onclick={() => (place = at + 1)}>Next</button
+              >
+            </div>
+          </section>
+        {/if}
+        <section class="panel" aria-labelledby="ground-title" data-testid="break-ground">
+          <h2 id="ground-title">The piece</h2>
+          <dl>
+            <div>
+              <dt>Free of water, strips, hollows, old pads</dt>
+              <dd>
+                {figure(winter.netHa, 'area', open.system)} of {amount(
+                  winter.areaHa,
+                  'area',
+                  open.system,
+                )}
+              </dd>
+            </div>
+            {#if winter.from}
+              <div>
+                <dt>Come to, as the plan stands</dt>
+                <dd>{amount(winter.eatenHa, 'area', open.system)}</dd>
+              </div>
+              <div>
+                <dt>Eaten of it, dry matter</dt>
+                <dd>{amount(winter.eatenKgPerHa, 'massPerArea', open.system)}</dd>
+              </div>
+            {/if}
+          </dl>
+          {#each winter.cautions as c, i (i)}
+            <p class="warn" role="note">{breakWarning(c, winter, groupName, open.system)}</p>
+          {/each}
+        </section>
+        {#if winter.groups.length}
+          <section class="panel" aria-labelledby="stock-title" data-testid="break-stock">
+            <h2 id="stock-title">Who is on it</h2>
+            {#each winter.groups as g (g.groupId)}<p>{grazierText(g, groupName)}</p>{/each}
+            {#if winter.ramp.length}<p>{rampText(winter)}</p>{/if}
+            <p class="fine no-print">
+              Who grazes it, and until when, is in the
+              <a href={`#/plan/${open.view!.id}/herd`}>order of feeds</a>.
+            </p>
+          </section>
+        {/if}
+        <section class="panel" aria-labelledby="daily-title">
+          <h2 id="daily-title">Each day</h2>
+          <ul class="steps">
+            {#each DAILY_CHECKS as c (c)}<li>{c}</li>{/each}
+          </ul>
+          <p class="quiet fine">
+            Strips along water are the product’s defaults; local rules, and for stock the
+            veterinarian, stand above all of this. Hollows and wet runs stay in grass. A crop sown
+            at once afterwards takes up what they leave:
+            <a href={`#/plan/${open.view!.id}/land?field=${breaks.fieldId}`}>{field.name}</a>.
+          </p>
+        </section>
+      </div>
+    {:else if field && !field.outline}
+      <p>
+        {field.name} is no longer drawn.
+        <a href={`#/plan/${open.view!.id}/land/draw`}>Draw it</a>
+      </p>
+    {:else}
+      <p role="status">{wrong ? '' : 'Drawing the breaks.'}</p>
+    {/if}
+    {#if winter && winter.breaks.length}
+      <details class="every" bind:open={every}>
+        <summary>Every break</summary>
+        <table data-testid="every-break">
+          <thead
+            ><tr
+              ><th scope="col">Break</th><th scope="col">Given</th><th scope="col">Days</th><th
+                scope="col">Ground</th
+              ><th scope="col">Head</th><th scope="col">From it, {unitOf('perDay', open.system)}</th
+              ><th scope="col">Beside it</th></tr
+            ></thead
+          >
+          <tbody>
+            {#each winter.breaks as b, i (i)}
+              <tr
+                ><th scope="row">{i + 1}</th><td class="day">{fullDate(b.from)}</td><td
+                  class="figure">{daysOf(b)}</td
+                ><td class="figure">{groundText(b.areaHa, open.system)}</td><td class="figure"
+                  >{Math.round(b.head)}</td
+                ><td class="figure">{figure(b.kgPerHead, 'perDay', open.system)}</td><td
+                  class="figure">{figure(b.besideKgPerHead, 'perDay', open.system)}</td
+                ></tr
+              >
+            {/each}
+          </tbody>
+        </table>
+      </details>
+    {/if}
+    {#if open.mayPlan}
+      <section
+        class="panel form wide no-print"
+        aria-labelledby="laid-title"
+        data-testid="break-form"
+      >
+        <h2 id="laid-title">{isNew ? 'Lay breaks' : 'How they lie'}</h2>
+        <BreakForm {breaks} betterDeg={winter?.betterDeg ?? null} onchange={(b) => change(b)} />
+        <h3>What stands there</h3>
+        {#if breaks.places.length}
+          <ul class="places">
+            {#each breaks.places as p, i (i)}
+              <li>
+                <strong>{PLACES[p.what].name}</strong>
+                <NumberField
+                  name="point.eastM"
+                  value={p.at.eastM}
+                  onchange={(v) => v !== null && moved(i, { eastM: v })}
+                />
+                <NumberField
+                  name="point.northM"
+                  value={p.at.northM}
+                  onchange={(v) => v !== null && moved(i, { northM: v })}
+                />
+                <button
+                  class="btn plain"
+                  aria-label={`Take ${PLACES[p.what].name.toLowerCase()} ${i + 1} away`}
+                  onclick={() => change({ places: breaks.places.filter((_, j) => j !== i) })}
+                  >Take away</button
+                >
+              </li>
+            {/each}
+          </ul>
+        {/if}
+        <div class="row" role="group" aria-label={`On ${plural('break', 1)} ${at + 1}`}>
+          {#each Object.entries(PLACES) as [what, p] (what)}
+            <button class="btn plain" onclick={() => stand(what as Stands)}>{p.name}</button>
+          {/each}
+          {#if !isNew}
+            <button class="btn plain" disabled={working} onclick={remove}
+              >Remove these breaks</button
+            >
+          {/if}
+        </div>
+        <p class="quiet fine">
+          Put on the break that is looked at; drag it on the drawing or type where it stands.
+        </p>
+      </section>
+    {/if}
+    <section class="panel form wide" aria-labelledby="written-title" data-testid="written">
+      <h2 id="written-title">The written plan</h2>
+      <p class="quiet">
+        With the drawing, the days and the checks above, to be shown to whoever stands in or asks.
+      </p>
+      <p class="print-only">{farm.name}, {plan.name}; as it stands on {fullDate(today())}.</p>
+      <div class="no-print written">
+        {#each WRITTEN as w (w)}
+          <TextField
+            name={`written.${w}`}
+            value={breaks.written[w]}
+            oninput={(text) => change({ written: { ...breaks.written, [w]: text } })}
+          />
+        {/each}
+      </div>
+      <dl class="print-only said">
+        {#each written as w (w)}
+          <div>
+            <dt>{FIELD_NAMES[`written.${w}`]}</dt>
+            <dd>{breaks.written[w]}</dd>
+          </div>
+        {/each}
+        {#each breaks.places as p, i (i)}
+          <div>
+            <dt>{PLACES[p.what].letter}</dt>
+            <dd>{PLACES[p.what].name}</dd>
+          </div>
+        {/each}
+      </dl>
+    </section>
+  {/if}
+</Laid>
+
+<style>
+  .written {
+    display: grid;
+    gap: 0.5rem;
+  }
+  .places li {
+    display: grid;
+    grid-template-columns: 9rem repeat(2, minmax(6rem, 12rem)) auto;
+    gap: 0.6rem;
+    align-items: end;
+  }
+  h3 {
+    font-weight: 600;
+  }
+  .print-only {
+    display: none;
+  }
+  .day {
+    white-space: nowrap;
+  }
+  .said div {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+  }
+  .said dd {
+    font-family: inherit;
+    text-align: left;
+    white-space: normal;
+  }
+  @media print {
+    .print-only {
+      display: block;
+    }
+  }
+  @media (max-width: 760px) {
+    .places li {
+      grid-template-columns: 1fr 1fr;
+    }
+  }
+</style>

@@ -1,0 +1,141 @@
+/** A field fed off behind a wire, in words. */
+import type { Break, BreakField, BreakWinter } from '../api/client';
+import { fullDate, lastDay, longDate } from '../units/dates';
+import { amount, type System } from '../units/units';
+import { daysOf } from './winter';
+import { plural } from './year';
+
+type Named = (groupId: string) => string;
+
+const COMPASS = [
+  'north',
+  'northeast',
+  'east',
+  'southeast',
+  'south',
+  'southwest',
+  'west',
+  'northwest',
+];
+
+/** "south", to the nearest of eight. */
+export const compass = (deg: number) => COMPASS[Math.round(deg / 45) % 8];
+
+const list = (of: string[]) =>
+  of.length > 1 ? `${of.slice(0, -1).join(', ')} and ${of.at(-1)}` : (of[0] ?? '');
+
+/** "Turnip Piece: 24 breaks feed Ewes from 1 October to 18 November." */
+export function breakVerdict(w: BreakWinter, field: string, named: Named): string {
+  if (w.from === null) return `${field}: nobody grazes it on these days, as the plan stands.`;
+  const who = list(w.groups.map((g) => named(g.groupId)));
+  const round = w.breaks.some((b) => b.round > 1) ? ', more than once over' : '';
+  return `${field}: ${w.breaks.length} ${w.breaks.length === 1 ? 'break feeds' : 'breaks feed'} ${who} from ${longDate(w.from)} to ${longDate(lastDay(w.toExclusive!))}${round}.`;
+}
+
+const AC_PER_HA = 2.4710538;
+
+/** A piece of ground much smaller than a field: "540 m2", "0.13 ac". */
+export function groundText(ha: number, system: System): string {
+  return system === 'METRIC'
+    ? `${(Math.round(ha * 1000) * 10).toLocaleString('en-US')} m2`
+    : `${(ha * AC_PER_HA).toFixed(2)} ac`;
+}
+
+export function breakTitle(b: Break, place: number): string {
+  return `Break ${place + 1}, given on ${fullDate(b.from)}`;
+}
+
+export function breakText(b: Break, system: System): string {
+  const days = daysOf(b);
+  const again = b.round > 1 ? ` The ground is gone over for the ${nth(b.round)} time.` : '';
+  return `${groundText(b.areaHa, system)} for ${days} ${plural('day', days)}, to ${longDate(lastDay(b.toExclusive))}.${again}`;
+}
+
+const nth = (n: number) => ['', 'first', 'second', 'third'][n] ?? `${n}th`;
+
+/** What one of them eats there and beside it. */
+export function rationText(b: Break, system: System): string {
+  const share = Math.round((100 * b.kgPerHead) / Math.max(1e-9, b.kgPerHead + b.besideKgPerHead));
+  const head = Math.round(b.head);
+  const of = (kg: number) => amount(kg, 'perDay', system);
+  return b.besideKgPerHead < 0.05
+    ? `${head} head: all that they eat, ${of(b.kgPerHead)}, is from it.`
+    : `${head} head: ${of(b.kgPerHead)} from it, ${share}% of what they eat; ${of(b.besideKgPerHead)} from elsewhere.`;
+}
+
+const LEARNED: Record<string, string> = {
+  brassica: 'brassicas',
+  small_grain: 'a green cereal',
+  sorghum_group: 'sorghum',
+  legume_bloating: 'a legume that bloats',
+};
+
+/** "Guts learn brassicas slowly: at most 10% of the diet from day 1, 25% from day 4." */
+export function rampText(w: BreakWinter): string {
+  const steps = w.ramp.map((r) => `${Math.round(100 * r.mostShare)}% from day ${r.fromDay}`);
+  return `Guts learn ${LEARNED[w.learnedAs] ?? w.learnedAs.replace(/_/g, ' ')} slowly: at most ${steps.join(', ')} of the diet. Hay or other fibre first, never on empty stomachs. The plan keeps to it.`;
+}
+
+/** When a group comes, goes and gives birth. */
+export function grazierText(g: BreakWinter['groups'][number], named: Named): string {
+  const stay = `${named(g.groupId)}: ${g.days} ${plural('day', g.days)}, from ${longDate(g.from)} to ${longDate(g.last)}`;
+  if (g.firstBirth === null) return `${stay}.`;
+  return g.last < g.firstBirth
+    ? `${stay}; off it before the first births on ${longDate(g.firstBirth)}.`
+    : `${stay}; first births on ${longDate(g.firstBirth)}.`;
+}
+
+/** A warning in a sentence. */
+export function breakWarning(
+  c: BreakWinter['cautions'][number],
+  w: BreakWinter,
+  named: Named,
+  system: System,
+): string {
+  switch (c.warning) {
+    case 'NOT_GRAZED':
+      return 'The plan sends nobody there on these days: put the field in somebody’s order of feeds.';
+    case 'NEAR_WATER':
+      return `${amount(c.value, 'distance', system)} are kept along water; this slope asks for ${amount(c.against, 'distance', system)}. Local rules stand above that.`;
+    case 'FROM_WATER':
+      return `It begins at the water, ${amount(c.value, 'distance', system)} from it, and ends ${amount(c.against, 'distance', system)} away: what is trodden bare lies there all winter. Begin at the far side.`;
+    case 'UPHILL':
+      return 'The wire is moved uphill: what runs off comes down over ground that is bare already. Begin at the top.';
+    case 'BIRTHS':
+      return `${named(c.groupId)}: first births on ${longDate(c.on!)}, on it until ${longDate(c.last!)}. Nobody gives birth on a crop or in mud: have them off before the first, not the mean.`;
+    case 'NOT_WRITTEN':
+      return c.value === 0
+        ? 'Nothing is written yet: who looks at them, where they lie dry, what is done in a wet week.'
+        : `${c.value} of ${c.against} are written: who looks at them, where they lie dry, what is done in a wet week.`;
+    case 'STEEP':
+      return `${Math.round(c.value)} degrees: no place for winter feeding if any other is to be had.`;
+    case 'STANDS_AT_WATER':
+      return `A trough or feeder stands ${amount(c.value, 'distance', system)} from water; this slope asks for ${amount(c.against, 'distance', system)}.`;
+    case 'LONG_BREAKS':
+      return `${c.value} days on one break: more of it is trodden in than the plan reckons with.`;
+    case 'SNOWED':
+      return `Snow shuts it from ${longDate(c.on!)} in this season: what stands then is left, and the feed that replaces it must be there.`;
+    case 'NOT_REACHED': {
+      const last = w.breaks.at(-1)!;
+      const snowed = w.cautions.some((o) => o.warning === 'SNOWED');
+      const days = snowed ? 0 : Math.floor(((w.netHa - w.eatenHa) / last.areaHa) * daysOf(last));
+      return `${Math.round(100 * c.value)}% of the ground is not come to${days > 0 ? `: ${days} ${plural('day', days)} more at the pace of the last break` : ''}.`;
+    }
+  }
+}
+
+/** What is looked at each day. */
+export const DAILY_CHECKS = [
+  'Every head up, eating and bright; none bloated, staggering, lame or alone.',
+  'Fibre eaten before the wire is moved; nobody moved on hungry.',
+  'Water running and clean; wire live; a dry place to lie that all have room on.',
+  'No dirty water on its way to a stream: move them, or stand them off.',
+  'Anything amiss: off the crop, and the veterinarian is called.',
+];
+
+export const WRITTEN = [
+  'who',
+  'shelter',
+  'wet',
+  'rules',
+] as const satisfies (keyof BreakField['written'])[];
