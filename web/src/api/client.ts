@@ -109,6 +109,7 @@ export type PickedYear = Read<Schemas['PickedYear']>;
 export type GaugeYear = Schemas['GaugeYears'];
 export type Rung = Schemas['Rung'];
 export type BaleField = Schemas['BaleField'];
+export type Plan = Schemas['Plan'];
 export type BreakField = Schemas['BreakField'];
 export type BreakWinter = Schemas['BreakWinter'];
 export type Break = Schemas['Break'];

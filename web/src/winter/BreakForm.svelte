@@ -6,7 +6,7 @@
   import { thePlan } from '../plan/context';
   import { endAfter, lastDay } from '../units/dates';
   import { compass } from '../words/breaks';
-  import { likelyFirst } from './breaks';
+  import { fromSowing, likelyFirst } from './breaks';
 
   const open = thePlan();
 
@@ -34,7 +34,7 @@
     label="Field"
     value={breaks.fieldId}
     options={drawn}
-    onchange={(v) => set({ fieldId: v, places: [] })}
+    onchange={(v) => set({ fieldId: v, places: [], fromInclusive: fromSowing(open.view!.plan, v) })}
   />
   <NumberField
     name="breaks.daysEach"

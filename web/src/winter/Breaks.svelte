@@ -6,7 +6,7 @@
   import TextField from '../form/TextField.svelte';
   import { thePlan } from '../plan/context';
   import { freshId } from '../plan/session.svelte';
-  import { fullDate, today } from '../units/dates';
+  import { fullDate, longDate, today } from '../units/dates';
   import { amount, figure, unitOf } from '../units/units';
   import {
     breakText,
@@ -26,7 +26,7 @@
   import { plural } from '../words/year';
   import BreakDrawing from './BreakDrawing.svelte';
   import BreakForm from './BreakForm.svelte';
-  import { freshBreaks, likelyFirst, middleOf } from './breaks';
+  import { freshBreaks, likelyFirst, middleOf, withOwnStep } from './breaks';
   import Laid from './Laid.svelte';
   import { PLACES, type Stands } from './places';
   import Strip from './Strip.svelte';
@@ -87,7 +87,7 @@
       plan.breaks.map((b) => b.id),
     );
     place = 0;
-    const made = freshBreaks(id, drawn[0]);
+    const made = freshBreaks(id, drawn[0], plan);
     draft = made;
     try {
       // the usual way, from the far side to the water, where there is water
@@ -113,6 +113,23 @@
       draft = null;
       chosenId = '';
     }
+    working = false;
+  }
+  /** On it every day, before whatever else they are given. */
+  async function ownStep(g: BreakWinter['groups'][number]) {
+    working = true;
+    const id = freshId(
+      `${g.groupId}-breaks`,
+      plan.steps.map((s) => s.id),
+    );
+    const own = {
+      id,
+      groupId: g.groupId,
+      fromInclusive: g.from,
+      toExclusive: g.firstBirth && g.firstBirth > g.from ? g.firstBirth : null,
+    };
+    const steps = withOwnStep(plan.steps, own, breaks!.fieldId);
+    await open.edit([{ setFeeding: { groupId: g.groupId, steps } }]);
     working = false;
   }
   function look(id: string) {
@@ -260,6 +277,15 @@
             <h2 id="stock-title">Who is on it</h2>
             {#each winter.groups as g (g.groupId)}<p>{grazierText(g, groupName)}</p>{/each}
             {#if winter.ramp.length}<p>{rampText(winter)}</p>{/if}
+            {#if open.mayPlan && winter.cautions.some((c) => c.warning === 'COME_AND_GO')}
+              {#each winter.groups as g (g.groupId)}
+                <button class="btn plain no-print" disabled={working} onclick={() => ownStep(g)}
+                  >Keep {groupName(g.groupId)} on it from {longDate(g.from)}{g.firstBirth
+                    ? ' until the first births'
+                    : ''}</button
+                >
+              {/each}
+            {/if}
             <p class="fine no-print">
               Who grazes it, and until when, is in the
               <a href={`#/plan/${open.view!.id}/herd`}>order of feeds</a>.

@@ -1,11 +1,36 @@
 /** Breaks as a keeper lays them. */
-import type { BreakField, Field, Point } from '../api/client';
+import type { BreakField, FeedStep, Field, Plan, Point } from '../api/client';
 
-export function freshBreaks(id: string, field: Field): BreakField {
+/** Of a field that is sown in the plan the days from then on are meant. */
+export function fromSowing(plan: Pick<Plan, 'sowings'>, fieldId: string): string | null {
+  const days = plan.sowings.filter((s) => s.fieldId === fieldId).map((s) => s.sowOn);
+  return days.sort().at(-1) ?? null;
+}
+
+/**
+ * The order of feeds of a group with a step of its own for a field, before all others, so that they
+ * are on it every day from the first to the last.
+ */
+export function withOwnStep(
+  steps: FeedStep[],
+  own: Pick<FeedStep, 'id' | 'groupId' | 'fromInclusive' | 'toExclusive'>,
+  fieldId: string,
+): FeedStep[] {
+  const step: FeedStep = {
+    ...own,
+    kind: 'GRAZE',
+    sourceIds: [fieldId],
+    portion: null,
+    roundDays: null,
+  };
+  return [step, ...steps.filter((s) => s.groupId === own.groupId)];
+}
+
+export function freshBreaks(id: string, field: Field, plan: Pick<Plan, 'sowings'>): BreakField {
   return {
     id,
     fieldId: field.id,
-    fromInclusive: null,
+    fromInclusive: fromSowing(plan, field.id),
     toExclusive: null,
     towardsDeg: 180,
     downhillDeg: null,

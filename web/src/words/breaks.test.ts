@@ -86,6 +86,9 @@ describe('breaks in words', () => {
     expect(grazierText(ewes, named)).toContain('off it before the first births on 5 May');
     expect(grazierText({ ...ewes, last: '2028-05-06' }, named)).toContain('first births on 5 May');
     expect(grazierText(cows, named)).not.toContain('births');
+    expect(rampText(winter())).toContain('They eat 67% of it on the first break');
+    const begins = winter({ breaks: [one({ kgPerHead: 0.15, besideKgPerHead: 1.35 })] });
+    expect(rampText(begins)).toMatch(/The plan keeps to it\.$/);
     expect(rampText(winter())).toContain(
       'brassicas slowly: at most 10% from day 1, 25% from day 4',
     );

@@ -73,7 +73,18 @@ const LEARNED: Record<string, string> = {
 /** "Guts learn brassicas slowly: at most 10% of the diet from day 1, 25% from day 4." */
 export function rampText(w: BreakWinter): string {
   const steps = w.ramp.map((r) => `${Math.round(100 * r.mostShare)}% from day ${r.fromDay}`);
-  return `Guts learn ${LEARNED[w.learnedAs] ?? w.learnedAs.replace(/_/g, ' ')} slowly: at most ${steps.join(', ')} of the diet. Hay or other fibre first, never on empty stomachs. The plan keeps to it.`;
+  return `Guts learn ${LEARNED[w.learnedAs] ?? w.learnedAs.replace(/_/g, ' ')} slowly: at most ${steps.join(', ')} of the diet. Hay or other fibre first, never on empty stomachs. ${keeps(w)}`;
+}
+
+/** Whether they are held to the ramp from their first day there. */
+function keeps(w: BreakWinter): string {
+  const first = w.breaks.at(0);
+  const share = first
+    ? first.kgPerHead / Math.max(1e-9, first.kgPerHead + first.besideKgPerHead)
+    : 0;
+  return share > w.ramp[0].mostShare + 0.02
+    ? `They eat ${Math.round(100 * share)}% of it on the first break: the plan takes it that they have learned before, on another field or before it begins. If not, begin sooner with less.`
+    : 'The plan keeps to it.';
 }
 
 /** When a group comes, goes and gives birth. */
@@ -94,7 +105,7 @@ export function breakWarning(
 ): string {
   switch (c.warning) {
     case 'NOT_GRAZED':
-      return 'The plan sends nobody there on these days: put the field in somebody’s order of feeds.';
+      return 'Nobody comes to it on these days: no order of feeds goes there, other fields carry them, or nothing on it is ready.';
     case 'NEAR_WATER':
       return `${amount(c.value, 'distance', system)} are kept along water; this slope asks for ${amount(c.against, 'distance', system)}. Local rules stand above that.`;
     case 'FROM_WATER':
@@ -113,6 +124,8 @@ export function breakWarning(
       return `A trough or feeder stands ${amount(c.value, 'distance', system)} from water; this slope asks for ${amount(c.against, 'distance', system)}.`;
     case 'LONG_BREAKS':
       return `${c.value} days on one break: more of it is trodden in than the plan reckons with.`;
+    case 'COME_AND_GO':
+      return `They come and go, ${c.value} spells in all, and each time their guts learn anew: the ramp is lost. Keep them on it from the first day to the last.`;
     case 'SNOWED':
       return `Snow shuts it from ${longDate(c.on!)} in this season: what stands then is left, and the feed that replaces it must be there.`;
     case 'NOT_REACHED': {

@@ -196,18 +196,18 @@ class WinterTest {
     hand.choose(Hand.input(page, "Field"), "Turnip Piece");
     Locator verdict = page.getByTestId("break-verdict");
     assertThat(verdict)
-        .hasText("Turnip Piece: 4 breaks feed Ewes from 27 November to 30 November.");
+        .hasText("Turnip Piece: 52 breaks feed Ewes from 1 October to 21 November.");
     number(hand, page, "Moved on towards, degrees from north", "0");
     assertThat(warnings(page).first()).containsText("It begins at the water");
     hand.button(page, "From the far side towards the water, to the south");
     assertThat(warnings(page).first()).not().containsText("It begins at the water");
     assertThat(page.getByTestId("break-ground")).containsText("Nothing is written yet");
     number(hand, page, "Days on each break", "2");
-    assertThat(verdict).containsText("2 breaks feed Ewes");
+    assertThat(verdict).containsText("26 breaks feed Ewes");
     Locator one = page.getByTestId("break");
-    assertThat(one).containsText("Break 1, given on Sat 27 Nov 2027");
+    assertThat(one).containsText("Break 1, given on Fri 1 Oct 2027");
     hand.button(page, "Next");
-    assertThat(one).containsText("120 head: 1.0 kg/head/day from it, 65% of what they eat");
+    assertThat(one).containsText("120 head: 0.8 kg/head/day from it, 65% of what they eat");
     hand.type(
         Hand.input(page, "Who moves the wire and looks at them each day, and who stands in"),
         "The two of us, mornings");
@@ -221,7 +221,7 @@ class WinterTest {
     hand.button(page, "Save it");
     assertThat(button(page, "Save it")).hasCount(0);
     page.reload();
-    assertThat(verdict).containsText("Turnip Piece: 2 breaks feed Ewes");
+    assertThat(verdict).containsText("Turnip Piece: 26 breaks feed Ewes");
     assertThat(Hand.input(page, "Where they lie dry and out of the wind"))
         .hasValue("The bank above");
     hand.button(page, "Remove these breaks");

@@ -124,7 +124,7 @@ public final class Cuts {
       axes.point(to, -BEYOND_M),
       axes.point(from, -BEYOND_M)
     };
-    return ground.intersection(Shapes.FACTORY.createPolygon(slab));
+    return Shapes.within(ground, Shapes.FACTORY.createPolygon(slab));
   }
 
   /** The line at a place along the direction, from fence to fence of a shape. */

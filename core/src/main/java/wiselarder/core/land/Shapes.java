@@ -7,6 +7,8 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import wiselarder.core.land.Outline.Off;
 import wiselarder.core.land.Outline.Point;
 
@@ -56,7 +58,7 @@ public final class Shapes {
     Polygon field = polygon(outline.edge());
     Geometry left = edgeM > 0 ? field.buffer(-edgeM) : field;
     for (Off o : outline.off()) {
-      left = left.difference(taken(o, o.kind().water() ? Math.max(o.bufferM(), waterM) : o.bufferM()));
+      left = without(left, taken(o, o.kind().water() ? Math.max(o.bufferM(), waterM) : o.bufferM()));
     }
     return left;
   }
@@ -78,7 +80,7 @@ public final class Shapes {
   /** The parts of a line that lie inside a shape and not along its own fence. */
   public static List<List<Point>> wire(Geometry shape, List<Coordinate> line) {
     Geometry inside =
-        FACTORY.createLineString(line.toArray(Coordinate[]::new)).intersection(shape);
+        within(FACTORY.createLineString(line.toArray(Coordinate[]::new)), shape);
     Geometry fence = shape.getBoundary().buffer(FENCE_M);
     List<List<Point>> parts = new ArrayList<>();
     for (int i = 0; i < inside.getNumGeometries(); i++) {
@@ -87,6 +89,19 @@ public final class Shapes {
       }
     }
     return parts;
+  }
+
+  /**
+   * What of one shape lies in another. As {@link Geometry#intersection}, which gives up where edges
+   * all but meet, as they do where a line is drawn along a fence.
+   */
+  static Geometry within(Geometry one, Geometry other) {
+    return OverlayNGRobust.overlay(one, other, OverlayNG.INTERSECTION);
+  }
+
+  /** What of one shape lies outside of another. */
+  static Geometry without(Geometry one, Geometry other) {
+    return OverlayNGRobust.overlay(one, other, OverlayNG.DIFFERENCE);
   }
 
   /** Corners of a ring or points of a line, to the decimetre; of a ring the first not repeated. */

@@ -44,8 +44,8 @@ public final class Survey {
     Geometry left = field;
     for (Off o : outline.off()) {
       Geometry taken = taken(o);
-      off.add(field.intersection(taken).getArea() / M2_PER_HA);
-      left = left.difference(taken);
+      off.add(Shapes.within(field, taken).getArea() / M2_PER_HA);
+      left = Shapes.without(left, taken);
     }
     return new Measured(
         field.getArea() / M2_PER_HA, off, left.getArea() / M2_PER_HA, field.getLength());
@@ -53,7 +53,7 @@ public final class Survey {
 
   /** Area that two outlines share, ha. */
   public static double sharedHa(Outline a, Outline b) {
-    return Shapes.polygon(a.edge()).intersection(Shapes.polygon(b.edge())).getArea() / M2_PER_HA;
+    return Shapes.within(Shapes.polygon(a.edge()), Shapes.polygon(b.edge())).getArea() / M2_PER_HA;
   }
 
   /**
@@ -147,14 +147,14 @@ public final class Survey {
     ring.add(new Coordinate(b.eastM() - east, b.northM() - north));
     ring.add(new Coordinate(a.eastM() - east, a.northM() - north));
     ring.add(ring.get(0));
-    return field.intersection(Shapes.FACTORY.createPolygon(ring.toArray(Coordinate[]::new)));
+    return Shapes.within(field, Shapes.FACTORY.createPolygon(ring.toArray(Coordinate[]::new)));
   }
 
   private static Outline piece(Polygon p, Outline of) {
     List<Off> off = new ArrayList<>();
     for (Off o : of.off()) {
       Geometry shape = o.kind().line() ? Shapes.line(o.points()) : Shapes.polygon(o.points());
-      Geometry within = shape.intersection(p);
+      Geometry within = Shapes.within(shape, p);
       for (int i = 0; i < within.getNumGeometries(); i++) {
         Geometry part = within.getGeometryN(i);
         boolean kept = o.kind().line() ? part.getLength() > 1 : part.getArea() > SLIVER_M2;

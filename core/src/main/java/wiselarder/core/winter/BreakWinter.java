@@ -8,6 +8,7 @@ import java.util.Map;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import wiselarder.core.balance.YearBalance;
+import wiselarder.core.forage.LearningTimes;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.BufferRule;
 import wiselarder.core.land.Cuts;
@@ -114,6 +115,8 @@ public record BreakWinter(
     STANDS_AT_WATER,
     /** Longer on one break than the table of losses holds good for: value days. */
     LONG_BREAKS,
+    /** They come and go, and what their guts have learned is forgotten between: value spells. */
+    COME_AND_GO,
     /** Snow shuts it from a day on, and stock do not come back to it before the last that is meant. */
     SNOWED,
     /** Share of the ground that the year does not come to: value. */
@@ -236,7 +239,7 @@ public record BreakWinter(
           feed,
           learned == null ? List.of() : ramp(feed, learned),
           better(),
-          cautions(drawn, groups, eatenM2));
+          cautions(drawn, groups, eatenM2, learned != null));
     }
 
     /** A new break is given when the days of the last are over. */
@@ -438,7 +441,7 @@ public record BreakWinter(
     }
 
     private List<BreakCaution> cautions(
-        List<Break> drawn, List<Grazier> groups, double eatenM2) {
+        List<Break> drawn, List<Grazier> groups, double eatenM2, boolean learned) {
       List<BreakCaution> all = new ArrayList<>();
       if (drawn.isEmpty()) {
         all.add(told(Warning.NOT_GRAZED, 0, 0));
@@ -453,6 +456,10 @@ public record BreakWinter(
       if (breaks.daysEach() > LONG_DAYS) {
         all.add(told(Warning.LONG_BREAKS, breaks.daysEach(), LONG_DAYS));
       }
+      int spells = spells(drawn);
+      if (learned && spells > 1) {
+        all.add(told(Warning.COME_AND_GO, spells, 1));
+      }
       int to = drawn.isEmpty() ? end : day(drawn.get(drawn.size() - 1).toExclusive);
       if (to < end && year.resolved().weather.snowShuts(to)) {
         all.add(new BreakCaution(Warning.SNOWED, 0, 0, "", date(to), null));
@@ -465,6 +472,16 @@ public record BreakWinter(
         all.add(told(Warning.NOT_WRITTEN, breaks.written().said(), 3));
       }
       return all;
+    }
+
+    private static int spells(List<Break> drawn) {
+      int spells = drawn.isEmpty() ? 0 : 1;
+      for (int i = 1; i < drawn.size(); i++) {
+        LocalDate forgotten =
+            drawn.get(i - 1).toExclusive.plusDays(LearningTimes.FORGOTTEN_AFTER_DAYS);
+        spells += drawn.get(i).from.isAfter(forgotten) ? 1 : 0;
+      }
+      return spells;
     }
 
     /** Whether it is on the field on a day on which some of it may give birth. */

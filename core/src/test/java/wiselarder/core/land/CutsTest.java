@@ -61,6 +61,25 @@ class CutsTest {
     assertThat(cuts.line(square(100, pond), 50)).hasSize(2);
   }
 
+  /** Cuts that all but meet a corner, as those of a whole year on a crooked field do. */
+  @Test
+  void aCutThroughACornerIsACut() {
+    Geometry ground =
+        Shapes.polygon(
+            List.of(at(1276.9, 749.1), at(1260.9, 842.7), at(1040.3, 830.2), at(1052.1, 741.7)));
+    for (double deg = 0; deg < 360; deg += 15) {
+      Cuts cuts = new Cuts(ground, deg);
+      for (int i = 1; i <= 8; i++) {
+        double corner = cuts.at(cuts.areaM2() * (i - 1) / 8);
+        for (double off : new double[] {0, 6e-12, -6e-12, 1e-9}) {
+          double from = cuts.at(0) + off;
+          assertThat(cuts.between(from, corner).getArea())
+              .isCloseTo(cuts.areaM2() * (i - 1) / 8, within(0.01));
+        }
+      }
+    }
+  }
+
   @Test
   void noGroundIsNoPiece() {
     Cuts none = new Cuts(square(100).difference(square(100)), 0);

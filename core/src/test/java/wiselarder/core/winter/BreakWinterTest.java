@@ -155,6 +155,34 @@ class BreakWinterTest {
     assertThat(warnings(one(better, breaks(180, 2, 1)))).containsOnly(Warning.NOT_REACHED);
   }
 
+  /** Two weeks on turnips, two off, and on again: the ramp begins anew, and it is told. */
+  @Test
+  void comingAndGoingIsTold() {
+    Field crop =
+        Farms.stand("piece", 4, "stubble_turnip", java.util.Collections.nCopies(12, 0.0), 4000)
+            .shaped("piece", "The Piece", square(200));
+    Farms farm = new Farms().eaters("bulls", 5, 9).bales("rounds", 60);
+    farm.fields.add(crop);
+    LocalDate again = DECEMBER.plusDays(28);
+    farm.graze("bulls", DECEMBER, DECEMBER.plusDays(14), "piece")
+        .graze("bulls", again, again.plusDays(14), "piece")
+        .feed("bulls", DECEMBER, MARCH, "rounds");
+    BreakWinter w = one(farm.build(), breaks(180, 1, 1));
+    assertThat(w.learnedAs()).isEqualTo("brassica");
+    assertThat(w.ramp().get(0).mostShare()).isEqualTo(0.10);
+    assertThat(warnings(w)).contains(Warning.COME_AND_GO);
+    Break first = w.breaks().get(0);
+    assertThat(first.kgPerHead() / (first.kgPerHead() + first.besideKgPerHead()))
+        .isCloseTo(0.10, within(1e-6));
+    Break back =
+        w.breaks().stream().filter(b -> b.from().equals(again)).findFirst().orElseThrow();
+    assertThat(back.kgPerHead()).isCloseTo(first.kgPerHead(), within(0.05));
+    BreakField once =
+        new BreakField(
+            "b", "piece", null, again, 180, null, 1, 1, false, 0, List.of(), ALL);
+    assertThat(warnings(one(farm.build(), once))).doesNotContain(Warning.COME_AND_GO);
+  }
+
   /** Days before and behind those that are meant belong to no break. */
   @Test
   void onlyTheDaysThatAreMeant() {

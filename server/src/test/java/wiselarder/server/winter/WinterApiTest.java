@@ -120,7 +120,7 @@ class WinterApiTest {
     ObjectNode turnips = (ObjectNode) of(farm.get("fields"), "turnips");
     ((ObjectNode) turnips.get("outline").get("off").get(0)).put("bufferM", 4);
     ObjectNode ewes = (ObjectNode) of(farm.get("groups"), "ewes");
-    ewes.put("birthStart", "--11-28");
+    ewes.put("birthStart", "--10-20");
     ewes.putNull("weaning");
     ewes.putNull("youngLeave");
     assertThat(
@@ -149,8 +149,24 @@ class WinterApiTest {
     assertThat(refused.get("code").asString()).isEqualTo("stands_at_water");
     assertThat(edit("{\"putBreaks\": %s}".formatted(breaks(180, ""))).status()).isEqualTo(200);
     JsonNode kept = http.get(PLAN + "/winter/breaks").json();
-    assertThat(kept.get(0).get("breaks")).hasSize(4);
-    assertThat(kept.get(0).get("from").asString()).isEqualTo("2027-11-27");
-    assertThat(http.get(PLAN + "/jobs").json().toString()).contains("Break 4 on Turnip Piece");
+    assertThat(kept.get(0).get("breaks")).hasSize(52);
+    assertThat(kept.get(0).get("from").asString()).isEqualTo("2027-10-01");
+    assertThat(http.get(PLAN + "/jobs").json().toString()).contains("Break 52 on Turnip Piece");
+  }
+
+  /** Whatever its shape, and whichever way the wire goes: a whole year of daily breaks is drawn. */
+  @Test
+  void everyFieldCanBeLaidInEveryDirection() {
+    String plan = "/api/plans/quillback";
+    for (JsonNode field : http.get(plan).json().get("farm").get("fields")) {
+      String id = field.get("id").asString();
+      for (double towards : new double[] {180, 0, 93}) {
+        Http.Answer laid =
+            http.post(
+                plan + "/winter/breaks",
+                breaks(towards, "").replace("\"turnips\"", "\"" + id + "\""));
+        assertThat(laid.status()).as("%s to %s", id, towards).isEqualTo(200);
+      }
+    }
   }
 }
