@@ -226,7 +226,8 @@ class EditorsTest {
     units.fill("240");
     letGo(held);
     // stored are 230; the list says so while the form goes on from there
-    assertThat(page.getByRole(AriaRole.MAIN)).containsText("230 round bales, 87.0 tons of dry matter");
+    assertThat(page.getByRole(AriaRole.MAIN))
+        .containsText("230 round bales, 87.0 tons of dry matter");
     assertThat(button("Save lot")).isEnabled();
     assertThat(units).hasValue("240");
     button("Save lot").click();

@@ -195,8 +195,7 @@ class WinterTest {
     page.getByTestId("break-drawing").waitFor();
     hand.choose(Hand.input(page, "Field"), "Turnip Piece");
     Locator verdict = page.getByTestId("break-verdict");
-    assertThat(verdict)
-        .hasText("Turnip Piece: 52 breaks feed Ewes from 1 October to 21 November.");
+    assertThat(verdict).hasText("Turnip Piece: 52 breaks feed Ewes from 1 October to 21 November.");
     number(hand, page, "Moved on towards, degrees from north", "0");
     assertThat(warnings(page).first()).containsText("It begins at the water");
     hand.button(page, "From the far side towards the water, to the south");

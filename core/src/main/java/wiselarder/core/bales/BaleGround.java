@@ -47,8 +47,7 @@ public final class BaleGround {
       throw new Refused(CoreReason.NO_OUTLINE, "bales.fieldId", fieldName);
     }
     EDGE_M.check(edgeM);
-    return new BaleGround(
-        Shapes.polygon(outline.edge()), Shapes.left(outline, edgeM, waterM));
+    return new BaleGround(Shapes.polygon(outline.edge()), Shapes.left(outline, edgeM, waterM));
   }
 
   /** Whether a bale may stand there. */

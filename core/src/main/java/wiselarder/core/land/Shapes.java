@@ -58,7 +58,8 @@ public final class Shapes {
     Polygon field = polygon(outline.edge());
     Geometry left = edgeM > 0 ? field.buffer(-edgeM) : field;
     for (Off o : outline.off()) {
-      left = without(left, taken(o, o.kind().water() ? Math.max(o.bufferM(), waterM) : o.bufferM()));
+      left =
+          without(left, taken(o, o.kind().water() ? Math.max(o.bufferM(), waterM) : o.bufferM()));
     }
     return left;
   }
@@ -79,8 +80,7 @@ public final class Shapes {
 
   /** The parts of a line that lie inside a shape and not along its own fence. */
   public static List<List<Point>> wire(Geometry shape, List<Coordinate> line) {
-    Geometry inside =
-        within(FACTORY.createLineString(line.toArray(Coordinate[]::new)), shape);
+    Geometry inside = within(FACTORY.createLineString(line.toArray(Coordinate[]::new)), shape);
     Geometry fence = shape.getBoundary().buffer(FENCE_M);
     List<List<Point>> parts = new ArrayList<>();
     for (int i = 0; i < inside.getNumGeometries(); i++) {

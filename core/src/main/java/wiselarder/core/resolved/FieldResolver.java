@@ -153,8 +153,8 @@ final class FieldResolver {
   /**
    * How long stock stay on a piece and how soon they may be back, by how fast the stand grows in a
    * normal year. What does not grow is eaten whenever it is wanted, for as long as it lasts: there
-   * is no regrowth to spare. A piece that is given in strips is stayed on until the last strip of it
-   * is eaten: nobody leaves half a crop to come back a month later.
+   * is no regrowth to spare. A piece that is given in strips is stayed on until the last strip of
+   * it is eaten: nobody leaves half a crop to come back a month later.
    */
   private void rests(FieldPlan f) {
     double peak = Arrays.stream(f.base().growth).max().orElse(0);

@@ -160,8 +160,7 @@ public record BaleSite(
     if (pads > 0) {
       points.add(new SitePoint(What.OLD_PADS, false, pads));
     }
-    boolean water =
-outline.off().stream().anyMatch(o -> o.kind().water());
+    boolean water = outline.off().stream().anyMatch(o -> o.kind().water());
     if (water) {
       points.add(new SitePoint(What.WATER, false, waterM));
     }

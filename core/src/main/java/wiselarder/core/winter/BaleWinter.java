@@ -14,7 +14,6 @@ import wiselarder.core.herd.AnimalClass;
 import wiselarder.core.herd.GroupYear;
 import wiselarder.core.land.BufferRule;
 import wiselarder.core.land.Field;
-import wiselarder.core.land.Outline;
 import wiselarder.core.land.Outline.Point;
 import wiselarder.core.plan.BaleField;
 import wiselarder.core.plan.Catalogue;

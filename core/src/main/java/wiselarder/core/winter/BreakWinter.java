@@ -90,7 +90,8 @@ public record BreakWinter(
    * @param firstBirth first day of the births that begin next after its first day there; null for
    *     none
    */
-  public record Grazier(String groupId, LocalDate from, LocalDate last, int days, LocalDate firstBirth) {}
+  public record Grazier(
+      String groupId, LocalDate from, LocalDate last, int days, LocalDate firstBirth) {}
 
   /** From a day on since the first, 1 on that day, no more than this share of the diet. */
   public record RampStep(int fromDay, double mostShare) {}
@@ -117,7 +118,9 @@ public record BreakWinter(
     LONG_BREAKS,
     /** They come and go, and what their guts have learned is forgotten between: value spells. */
     COME_AND_GO,
-    /** Snow shuts it from a day on, and stock do not come back to it before the last that is meant. */
+    /**
+     * Snow shuts it from a day on, and stock do not come back to it before the last that is meant.
+     */
     SNOWED,
     /** Share of the ground that the year does not come to: value. */
     NOT_REACHED
@@ -130,7 +133,12 @@ public record BreakWinter(
    * @param on a day that it is about, {@code last} another; null for none
    */
   public record BreakCaution(
-      Warning warning, double value, double against, String groupId, LocalDate on, LocalDate last) {}
+      Warning warning,
+      double value,
+      double against,
+      String groupId,
+      LocalDate on,
+      LocalDate last) {}
 
   private static final double M2_PER_HA = 10_000;
 
@@ -204,9 +212,7 @@ public record BreakWinter(
     }
 
     private int within(LocalDate date, int none) {
-      return date == null
-          ? none
-          : (int) Math.max(0, Math.min(year.days(), year.year().day(date)));
+      return date == null ? none : Math.max(0, Math.min(year.days(), year.year().day(date)));
     }
 
     /** Days given together: [first day, day behind the last], and the ground so far, m2. */
@@ -337,11 +343,7 @@ public record BreakWinter(
     }
 
     private Break one(
-        Given g,
-        int round,
-        Geometry piece,
-        List<List<Point>> wire,
-        List<List<Point>> behind) {
+        Given g, int round, Geometry piece, List<List<Point>> wire, List<List<Point>> behind) {
       double here = 0;
       double all = 0;
       double headDays = 0;
@@ -433,7 +435,7 @@ public record BreakWinter(
     private static final int LAST_RAMP_DAY = 60;
 
     private int day(LocalDate date) {
-      return (int) year.year().day(date);
+      return year.year().day(date);
     }
 
     private LocalDate date(int day) {

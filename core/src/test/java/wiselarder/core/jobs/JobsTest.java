@@ -420,7 +420,8 @@ class JobsTest {
                 "home",
                 "Home",
                 new Outline(
-                    List.of(new Point(0, 0), new Point(200, 0), new Point(200, 100), new Point(0, 100)),
+                    List.of(
+                        new Point(0, 0), new Point(200, 0), new Point(200, 100), new Point(0, 100)),
                     List.of())));
     farm.graze("bulls", on("2026-12-01"), on("2026-12-07"), "home");
     BreakField breaks =

@@ -21,8 +21,7 @@ class CutsTest {
 
   private static Geometry square(double side, Off... off) {
     return Shapes.left(
-        new Outline(
-            List.of(at(0, 0), at(side, 0), at(side, side), at(0, side)), List.of(off)),
+        new Outline(List.of(at(0, 0), at(side, 0), at(side, side), at(0, side)), List.of(off)),
         0,
         0);
   }
@@ -36,8 +35,7 @@ class CutsTest {
     assertThat(new Cuts(square(100), 180).at(7_500)).isCloseTo(-25, within(1e-9));
     assertThat(north.at(-5)).isZero();
     assertThat(north.at(99_999)).isEqualTo(100);
-    assertThat(north.line(square(100), 75))
-        .containsExactly(List.of(at(0, 75), at(100, 75)));
+    assertThat(north.line(square(100), 75)).containsExactly(List.of(at(0, 75), at(100, 75)));
     assertThat(north.line(square(100), 100)).as("along the fence").isEmpty();
   }
 
@@ -49,7 +47,9 @@ class CutsTest {
     assertThat(cuts.at(5_000)).isCloseTo(Math.sqrt(5_000), within(1e-9));
   }
 
-  /** A pond of 20 by 20 m in the middle takes nothing up to 40 m and a fifth of the width beyond. */
+  /**
+   * A pond of 20 by 20 m in the middle takes nothing up to 40 m and a fifth of the width beyond.
+   */
   @Test
   void whatIsOffCountsForNothing() {
     Off pond =

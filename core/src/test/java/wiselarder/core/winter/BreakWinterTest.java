@@ -20,8 +20,8 @@ import wiselarder.core.land.Outline;
 import wiselarder.core.land.Outline.Off;
 import wiselarder.core.land.Outline.Point;
 import wiselarder.core.plan.BreakField;
-import wiselarder.core.plan.BreakField.StandsAt;
 import wiselarder.core.plan.BreakField.Stands;
+import wiselarder.core.plan.BreakField.StandsAt;
 import wiselarder.core.plan.BreakField.WinterCare;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Items;
@@ -51,8 +51,7 @@ class BreakWinterTest {
 
   /** Five bulls at 9 kg on four hectares of stockpiled grass that grows no more. */
   private static Farms farm(Off... off) {
-    Field field =
-        Farms.fescue("piece", 4, 0, 4000).shaped("piece", "The Piece", square(200, off));
+    Field field = Farms.fescue("piece", 4, 0, 4000).shaped("piece", "The Piece", square(200, off));
     Farms farm = new Farms().eaters("bulls", 5, 9);
     farm.fields.add(field);
     return farm;
@@ -127,13 +126,17 @@ class BreakWinterTest {
     assertThat(blocks.breaks().get(0).wire()).hasSize(2);
   }
 
-  /** Four faults and each is told: strip too narrow, from the water, births there, nothing written. */
+  /**
+   * Four faults and each is told: strip too narrow, from the water, births there, nothing written.
+   */
   @Test
   void fourFaultsAreTold() {
     Farms farm = farm(brook(5));
     farm.groups.add(Farms.dams("cows", "beef/cow", 2, 500, MonthDay.of(1, 15), 0.9));
     FarmPlan plan =
-        farm.graze("bulls", DECEMBER, MARCH, "piece").graze("cows", DECEMBER, MARCH, "piece").build();
+        farm.graze("bulls", DECEMBER, MARCH, "piece")
+            .graze("cows", DECEMBER, MARCH, "piece")
+            .build();
     BreakField faulty =
         new BreakField("b", "piece", null, null, 0, 180.0, 2, 1, true, 0, List.of(), null);
     BreakWinter w = one(plan, faulty);
@@ -174,12 +177,10 @@ class BreakWinterTest {
     Break first = w.breaks().get(0);
     assertThat(first.kgPerHead() / (first.kgPerHead() + first.besideKgPerHead()))
         .isCloseTo(0.10, within(1e-6));
-    Break back =
-        w.breaks().stream().filter(b -> b.from().equals(again)).findFirst().orElseThrow();
+    Break back = w.breaks().stream().filter(b -> b.from().equals(again)).findFirst().orElseThrow();
     assertThat(back.kgPerHead()).isCloseTo(first.kgPerHead(), within(0.05));
     BreakField once =
-        new BreakField(
-            "b", "piece", null, again, 180, null, 1, 1, false, 0, List.of(), ALL);
+        new BreakField("b", "piece", null, again, 180, null, 1, 1, false, 0, List.of(), ALL);
     assertThat(warnings(one(farm.build(), once))).doesNotContain(Warning.COME_AND_GO);
   }
 
@@ -215,8 +216,7 @@ class BreakWinterTest {
     assertThat(Items.BREAKS.put(plan, with(Stands.SHELTER, 12)).plan().breaks()).hasSize(1);
     assertThatThrownBy(() -> Items.BREAKS.put(plan, with(Stands.FEEDER, 12)))
         .isInstanceOfSatisfying(
-            Refused.class,
-            r -> assertThat(r.reason()).isEqualTo(CoreReason.STANDS_AT_WATER));
+            Refused.class, r -> assertThat(r.reason()).isEqualTo(CoreReason.STANDS_AT_WATER));
   }
 
   private static BreakField with(Stands what, double northM) {
@@ -254,8 +254,7 @@ class BreakWinterTest {
             .sum();
     assertThat(kg).isCloseTo(w.eatenKgPerHa() * w.eatenHa(), within(1.0));
     for (int i = 1; i < w.breaks().size(); i++) {
-      assertThat(w.breaks().get(i).from())
-          .isAfterOrEqualTo(w.breaks().get(i - 1).toExclusive());
+      assertThat(w.breaks().get(i).from()).isAfterOrEqualTo(w.breaks().get(i - 1).toExclusive());
     }
   }
 }

@@ -45,8 +45,8 @@ class Hearers implements SmartLifecycle {
   /**
    * A new screen on a plan of this farm.
    *
-   * @param standsNow how the plan stands; asked once the screen is heard of, so that no change falls
-   *     between what it has read and what it is told
+   * @param standsNow how the plan stands; asked once the screen is heard of, so that no change
+   *     falls between what it has read and what it is told
    */
   SseEmitter add(long personId, long farmId, Supplier<Change.Told> standsNow) {
     SseEmitter screen = new SseEmitter(LONGEST.toMillis());

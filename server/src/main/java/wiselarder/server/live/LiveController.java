@@ -25,8 +25,9 @@ class LiveController {
   }
 
   /**
-   * First an event "stands" with the revision of this plan, then events "changed": a plan of the farm
-   * with its new revision, or neither where records of the farm were written. They say that there is something to ask for and nothing of what it is.
+   * First an event "stands" with the revision of this plan, then events "changed": a plan of the
+   * farm with its new revision, or neither where records of the farm were written. They say that
+   * there is something to ask for and nothing of what it is.
    */
   @Hidden // a stream, which the description of the API has no words for
   @GetMapping(path = "/plans/{id}/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)

@@ -123,8 +123,7 @@ class WinterApiTest {
     ewes.put("birthStart", "--10-20");
     ewes.putNull("weaning");
     ewes.putNull("youngLeave");
-    assertThat(
-            edit("{\"putField\": %s}, {\"putGroup\": %s}".formatted(turnips, ewes)).status())
+    assertThat(edit("{\"putField\": %s}, {\"putGroup\": %s}".formatted(turnips, ewes)).status())
         .isEqualTo(200);
     JsonNode tried = http.post(PLAN + "/winter/breaks", breaks(0, "")).json();
     assertThat(warnings(tried)).contains("NEAR_WATER", "FROM_WATER", "BIRTHS", "NOT_WRITTEN");
