@@ -1,10 +1,11 @@
 <script lang="ts">
-  import type { BaleWinter, Outline, Point } from '../api/client';
+  import type { BaleField, BaleWinter, Outline, Point } from '../api/client';
   import { pathOf, xOf, yOf } from '../land/geometry';
   import { shortDate, today } from '../units/dates';
   import type { System } from '../units/units';
   import Flag from './Flag.svelte';
   import { behindAt } from './layout';
+  import PlaceMarks from './PlaceMarks.svelte';
   import Sheet from './Sheet.svelte';
 
   let {
@@ -15,6 +16,8 @@
     system,
     onchoose,
     onwire,
+    places,
+    onplace,
   }: {
     outline: Outline;
     bales: BaleWinter;
@@ -25,11 +28,15 @@
     onchoose: (place: number) => void;
     /** The wire of the chosen section is drawn behind so many of all bales; left out: it stands. */
     onwire?: (place: number, behind: number) => void;
+    places: BaleField['places'];
+    /** Something that stands there is drawn elsewhere; left out: it stays. */
+    onplace?: (place: number, at: Point) => void;
   } = $props();
 
   const now = today();
   const eaten = (to: string | null) => to !== null && to <= now;
   let taken = $state(-1);
+  let takenPlace = $state(-1);
 
   function take(e: PointerEvent & { currentTarget: SVGElement }, place: number) {
     onchoose(place);
@@ -38,8 +45,15 @@
     e.currentTarget.ownerSVGElement!.setPointerCapture(e.pointerId);
     e.preventDefault();
   }
+  function takePlace(e: PointerEvent & { currentTarget: SVGElement }, place: number) {
+    if (!onplace) return;
+    takenPlace = place;
+    e.currentTarget.ownerSVGElement!.setPointerCapture(e.pointerId);
+    e.preventDefault();
+  }
   function draw(at: Point) {
     if (taken >= 0) onwire?.(taken, behindAt(bales.sections, at));
+    if (takenPlace >= 0) onplace?.(takenPlace, at);
   }
 </script>
 
@@ -50,7 +64,7 @@
   {system}
   testid="bale-drawing"
   onmove={draw}
-  onlet={() => (taken = -1)}
+  onlet={() => (taken = takenPlace = -1)}
 >
   {#snippet drawn(view)}
     {@const radius = Math.max(3, Math.min(9, 2.4 * view.scale))}
@@ -91,6 +105,7 @@
         <Flag wire={s.wire} text={shortDate(next)} now={i === chosen} {view} />
       {/if}
     {/each}
+    <PlaceMarks {places} {view} ontake={takePlace} />
   {/snippet}
 </Sheet>
 

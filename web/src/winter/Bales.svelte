@@ -19,7 +19,9 @@
   import BaleDrawing from './BaleDrawing.svelte';
   import BaleForm from './BaleForm.svelte';
   import Laid from './Laid.svelte';
+  import { middleOf } from './breaks';
   import { fresh, withCount, withWire } from './layout';
+  import Places from './Places.svelte';
   import Sites from './Sites.svelte';
   import Strip from './Strip.svelte';
 
@@ -31,6 +33,8 @@
   let all = $state.raw<BaleWinter[] | null>(null);
   /** The same in the normal year, where another season is looked at. */
   let usual = $state.raw<BaleWinter[]>([]);
+  /** On which field each of those stood that were answered. */
+  let fieldOf = $state.raw<Record<string, string>>({});
   let chosenId = $state('');
   /** As it is laid on the screen and not yet saved. */
   let draft = $state.raw<BaleField | null>(null);
@@ -46,7 +50,12 @@
   const saved = $derived(plan.bales.find((b) => b.id === chosenId) ?? plan.bales.at(0) ?? null);
   const bales = $derived(draft ?? saved);
   const field = $derived(farm.fields.find((f) => f.id === bales?.fieldId));
-  const winter = $derived(all?.find((w) => w.id === bales?.id) ?? null);
+  /** What was answered for another field is not drawn on this one. */
+  const winter = $derived(
+    bales && fieldOf[bales.id] === bales.fieldId
+      ? (all?.find((w) => w.id === bales.id) ?? null)
+      : null,
+  );
   const at = $derived(Math.min(section, Math.max(0, (winter?.sections.length ?? 1) - 1)));
   const one = $derived(winter?.sections.at(at) ?? null);
   const usually = $derived.by(() => {
@@ -73,6 +82,9 @@
       const found = laid ? await open.api.winterWith(id, laid) : await open.api.winter(id);
       if (number !== asking) return;
       all = found;
+      fieldOf = Object.fromEntries(
+        [...plan.bales, ...(laid ? [laid] : [])].map((b) => [b.id, b.fieldId]),
+      );
       usual = laid || open.season === 'normal' ? [] : await open.api.normalWinter(id);
     } catch (e) {
       if (number === asking) open.error = open.explain(e);
@@ -99,7 +111,8 @@
     const kept = draft!;
     if (await open.edit([{ putBales: kept }])) {
       chosenId = kept.id;
-      draft = null;
+      // what was laid otherwise meanwhile stays
+      if (draft === kept) draft = null;
     }
     working = false;
   }
@@ -195,6 +208,14 @@
           bales={winter}
           chosen={at}
           system={open.system}
+          places={bales.places}
+          onplace={mayChange
+            ? (i, at) =>
+                change({
+                  ...bales,
+                  places: bales.places.map((p, j) => (j === i ? { ...p, at } : p)),
+                })
+            : undefined}
           summary={`${baleVerdict(winter, field.name)} ${winter.sections.length} ${plural('section', winter.sections.length)}, drawn to scale; north is up.`}
           onchoose={(place) => (section = place)}
           onwire={mayChange
@@ -211,6 +232,9 @@
           <section class="panel no-print" aria-labelledby="section-title" data-testid="section">
             <h2 id="section-title">{sectionTitle(one, at)}</h2>
             <p>{sectionText(one, usually)}</p>
+            {#if one.toTroughM !== null}
+              <p>{amount(one.toTroughM, 'distance', open.system)} to the trough.</p>
+            {/if}
             <div class="row no-print">
               <button class="btn plain" disabled={at === 0} onclick={() => (section = at - 1)}
                 >Before</button
@@ -343,6 +367,13 @@
       <section class="panel form no-print" aria-labelledby="form-title" data-testid="bale-form">
         <h2 id="form-title">{isNew ? 'Set bales out' : 'How they stand'}</h2>
         <BaleForm {bales} onchange={change} />
+        <Places
+          places={bales.places}
+          on={at + 1}
+          what="section"
+          fresh={middleOf([one ? one.spots.map((s) => s.at) : (winter?.ground[0] ?? [])])}
+          onchange={(places) => change({ ...bales, places })}
+        />
         <div class="row">
           {#if !isNew}
             <button class="btn plain" disabled={working} onclick={remove}>Remove</button>

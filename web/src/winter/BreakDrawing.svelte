@@ -5,7 +5,7 @@
   import type { System } from '../units/units';
   import Flag from './Flag.svelte';
   import { middleOf } from './breaks';
-  import { PLACES } from './places';
+  import PlaceMarks from './PlaceMarks.svelte';
   import Sheet from './Sheet.svelte';
 
   let {
@@ -101,15 +101,7 @@
         <Flag wire={one.wire} text={shortDate(one.toExclusive)} now {view} />
       {/if}
     {/if}
-    {#each breaks.places as p, i (i)}
-      {@const [x, y] = [xOf(view, p.at), yOf(view, p.at)]}
-      <!-- distances beside the drawing do the same for the keyboard -->
-      <!-- svelte-ignore a11y_no_static_element_interactions -->
-      <g class="place" onpointerdown={(e) => take(e, i)}>
-        <rect x={x - 9} y={y - 9} width="18" height="18" rx={p.what === 'TROUGH' ? 9 : 2} />
-        <text {x} y={y + 4}>{PLACES[p.what].letter}</text>
-      </g>
-    {/each}
+    <PlaceMarks places={breaks.places} {view} ontake={take} />
   {/snippet}
 </Sheet>
 
@@ -146,18 +138,5 @@
     stroke-width: 2;
     stroke-dasharray: 6 4;
     pointer-events: none;
-  }
-  .place {
-    cursor: grab;
-    touch-action: none;
-  }
-  .place rect {
-    fill: var(--cobalt);
-    stroke: var(--panel);
-    stroke-width: 1.5;
-  }
-  .place text {
-    fill: #ffffff;
-    font-weight: 700;
   }
 </style>

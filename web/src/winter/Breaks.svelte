@@ -1,12 +1,10 @@
 <script lang="ts">
   import { tick } from 'svelte';
   import type { BreakField, BreakWinter } from '../api/client';
-  import NumberField from '../form/NumberField.svelte';
   import { printAlone } from '../form/printed';
-  import TextField from '../form/TextField.svelte';
   import { thePlan } from '../plan/context';
   import { freshId } from '../plan/session.svelte';
-  import { fullDate, longDate, today } from '../units/dates';
+  import { fullDate, longDate } from '../units/dates';
   import { amount, figure, unitOf } from '../units/units';
   import {
     breakText,
@@ -19,21 +17,21 @@
     groundText,
     rampText,
     rationText,
-    WRITTEN,
   } from '../words/breaks';
-  import { FIELD_NAMES } from '../words/members';
   import { daysOf } from '../words/winter';
-  import { plural } from '../words/year';
   import BreakDrawing from './BreakDrawing.svelte';
   import BreakForm from './BreakForm.svelte';
   import { freshBreaks, likelyFirst, middleOf, withOwnStep } from './breaks';
   import Laid from './Laid.svelte';
-  import { PLACES, type Stands } from './places';
+  import Places from './Places.svelte';
   import Strip from './Strip.svelte';
+  import WrittenPlan from './WrittenPlan.svelte';
 
   const open = thePlan();
 
   let all = $state.raw<BreakWinter[] | null>(null);
+  /** On which field each of those stood that were answered. */
+  let fieldOf = $state.raw<Record<string, string>>({});
   let chosenId = $state('');
   /** As it is laid on the screen and not yet saved. */
   let draft = $state.raw<BreakField | null>(null);
@@ -49,14 +47,18 @@
   const saved = $derived(plan.breaks.find((b) => b.id === chosenId) ?? plan.breaks.at(0) ?? null);
   const breaks = $derived(draft ?? saved);
   const field = $derived(farm.fields.find((f) => f.id === breaks?.fieldId));
-  const winter = $derived(all?.find((w) => w.id === breaks?.id) ?? null);
+  /** What was answered for another field is not drawn on this one. */
+  const winter = $derived(
+    breaks && fieldOf[breaks.id] === breaks.fieldId
+      ? (all?.find((w) => w.id === breaks.id) ?? null)
+      : null,
+  );
   const at = $derived(Math.min(place, Math.max(0, (winter?.breaks.length ?? 1) - 1)));
   const one = $derived(winter?.breaks.at(at) ?? null);
   const isNew = $derived(draft !== null && !plan.breaks.some((b) => b.id === draft!.id));
   const fieldName = (id: string) => farm.fields.find((f) => f.id === id)?.name ?? id;
   const groupName = (id: string) => farm.groups.find((g) => g.id === id)?.name ?? id;
   const verdict = $derived(winter && field ? breakVerdict(winter, field.name, groupName) : '');
-  const written = $derived(WRITTEN.filter((w) => breaks?.written[w]));
 
   /** One question at a time: the last one that was asked is the one that is shown. */
   let asking = 0;
@@ -73,6 +75,9 @@
       const found = laid ? await open.api.breaksWith(id, laid) : await open.api.breaks(id);
       if (number !== asking) return;
       all = found;
+      fieldOf = Object.fromEntries(
+        [...plan.breaks, ...(laid ? [laid] : [])].map((b) => [b.id, b.fieldId]),
+      );
       wrong = '';
     } catch (e) {
       if (number === asking) wrong = open.explain(e);
@@ -103,7 +108,8 @@
     const kept = draft!;
     if (await open.edit([{ putBreaks: kept }])) {
       chosenId = kept.id;
-      draft = null;
+      // what was laid otherwise meanwhile stays
+      if (draft === kept) draft = null;
     }
     working = false;
   }
@@ -136,10 +142,6 @@
     chosenId = id;
     draft = null;
     place = 0;
-  }
-  function stand(what: Stands) {
-    const middle = middleOf(one?.rings.length ? one.rings : winter!.ground);
-    change({ places: [...breaks!.places, { what, at: middle }] });
   }
   const moved = (i: number, to: Partial<BreakField['places'][number]['at']>) =>
     change({
@@ -349,117 +351,27 @@
       >
         <h2 id="laid-title">{isNew ? 'Lay breaks' : 'How they lie'}</h2>
         <BreakForm {breaks} betterDeg={winter?.betterDeg ?? null} onchange={(b) => change(b)} />
-        <h3>What stands there</h3>
-        {#if breaks.places.length}
-          <ul class="places">
-            {#each breaks.places as p, i (i)}
-              <li>
-                <strong>{PLACES[p.what].name}</strong>
-                <NumberField
-                  name="point.eastM"
-                  value={p.at.eastM}
-                  onchange={(v) => v !== null && moved(i, { eastM: v })}
-                />
-                <NumberField
-                  name="point.northM"
-                  value={p.at.northM}
-                  onchange={(v) => v !== null && moved(i, { northM: v })}
-                />
-                <button
-                  class="btn plain"
-                  aria-label={`Take ${PLACES[p.what].name.toLowerCase()} ${i + 1} away`}
-                  onclick={() => change({ places: breaks.places.filter((_, j) => j !== i) })}
-                  >Take away</button
-                >
-              </li>
-            {/each}
-          </ul>
-        {/if}
-        <div class="row" role="group" aria-label={`On ${plural('break', 1)} ${at + 1}`}>
-          {#each Object.entries(PLACES) as [what, p] (what)}
-            <button class="btn plain" onclick={() => stand(what as Stands)}>{p.name}</button>
-          {/each}
-          {#if !isNew}
+        <Places
+          places={breaks.places}
+          on={at + 1}
+          fresh={middleOf(one?.rings.length ? one.rings : (winter?.ground ?? []))}
+          onchange={(places) => change({ places })}
+        />
+        {#if !isNew}
+          <div class="row">
             <button class="btn plain" disabled={working} onclick={remove}
               >Remove these breaks</button
             >
-          {/if}
-        </div>
-        <p class="quiet fine">
-          Put on the break that is looked at; drag it on the drawing or type where it stands.
-        </p>
+          </div>
+        {/if}
       </section>
     {/if}
-    <section class="panel form wide" aria-labelledby="written-title" data-testid="written">
-      <h2 id="written-title">The written plan</h2>
-      <p class="quiet">
-        With the drawing, the days and the checks above, to be shown to whoever stands in or asks.
-      </p>
-      <p class="print-only">{farm.name}, {plan.name}; as it stands on {fullDate(today())}.</p>
-      <div class="no-print written">
-        {#each WRITTEN as w (w)}
-          <TextField
-            name={`written.${w}`}
-            value={breaks.written[w]}
-            oninput={(text) => change({ written: { ...breaks.written, [w]: text } })}
-          />
-        {/each}
-      </div>
-      <dl class="print-only said">
-        {#each written as w (w)}
-          <div>
-            <dt>{FIELD_NAMES[`written.${w}`]}</dt>
-            <dd>{breaks.written[w]}</dd>
-          </div>
-        {/each}
-        {#each breaks.places as p, i (i)}
-          <div>
-            <dt>{PLACES[p.what].letter}</dt>
-            <dd>{PLACES[p.what].name}</dd>
-          </div>
-        {/each}
-      </dl>
-    </section>
+    <WrittenPlan {breaks} onchange={(written) => change({ written })} />
   {/if}
 </Laid>
 
 <style>
-  .written {
-    display: grid;
-    gap: 0.5rem;
-  }
-  .places li {
-    display: grid;
-    grid-template-columns: 9rem repeat(2, minmax(6rem, 12rem)) auto;
-    gap: 0.6rem;
-    align-items: end;
-  }
-  h3 {
-    font-weight: 600;
-  }
-  .print-only {
-    display: none;
-  }
   .day {
     white-space: nowrap;
-  }
-  .said div {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-  }
-  .said dd {
-    font-family: inherit;
-    text-align: left;
-    white-space: normal;
-  }
-  @media print {
-    .print-only {
-      display: block;
-    }
-  }
-  @media (max-width: 760px) {
-    .places li {
-      grid-template-columns: 1fr 1fr;
-    }
   }
 </style>

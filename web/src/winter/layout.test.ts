@@ -9,6 +9,7 @@ const section = (n: number): BaleSection => ({
   toExclusive: null,
   spots: Array.from({ length: n }, () => ({ row: 0, place: placed, at: at(10 * placed++, 0) })),
   wire: [],
+  toTroughM: null,
 });
 placed = 0;
 const SECTIONS = [section(4), section(4), section(4), section(2)];

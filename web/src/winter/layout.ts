@@ -46,6 +46,7 @@ export function fresh(id: string, field: Field, lotId: string, system: System): 
     waterM: 10,
     fromLast: false,
     mostHeadDaysPerHa: null,
+    places: [],
   };
 }
 

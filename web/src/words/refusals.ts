@@ -58,6 +58,12 @@ const WANTED: Record<string, string> = {
   list: 'a list',
 };
 
+const STANDING: Record<string, string> = {
+  TROUGH: 'A trough',
+  FEEDER: 'A feeder',
+  LYING: 'A place to lie',
+};
+
 /** A code without its sentence is an error when the client is built. */
 const NO_MARK: Record<string, string> = {
   GREEN_UP: 'This field does not sleep in a normal year: it has no green-up.',
@@ -112,7 +118,7 @@ const SENTENCES: { [C in RefusalCode]: (v: RefusalValues[C], at: At) => string }
   twelve_months: (v) => `Twelve monthly rates are needed, January first; ${v.given} are there.`,
   no_outline: (v) => `${v.field} is not drawn on the map yet: draw it, then part it.`,
   stands_at_water: (v, at) =>
-    `A ${v.what === 'TROUGH' ? 'trough' : 'feeder'} ${distance(v.distanceM, at)} from water: ${distance(v.leastM, at)} and more are accepted, where no dung runs in.`,
+    `${STANDING[v.what] ?? 'This'} ${distance(v.distanceM, at)} from water: ${distance(v.leastM, at)} and more are accepted, where no dung runs in.`,
   not_in_two: (v) =>
     v.pieces === 0
       ? 'The line has no length: draw one across the field.'

@@ -37,6 +37,7 @@ const section = (from: string | null, toExclusive: string | null, n = 12) => ({
   toExclusive,
   spots: spots(n),
   wire: [],
+  toTroughM: null,
 });
 
 describe('bales set out', () => {

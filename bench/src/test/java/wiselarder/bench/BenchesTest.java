@@ -26,6 +26,6 @@ class BenchesTest {
                     .verbosity(VerboseMode.SILENT)
                     .build())
             .run();
-    assertThat(results).hasSize(6);
+    assertThat(results).hasSize(8);
   }
 }

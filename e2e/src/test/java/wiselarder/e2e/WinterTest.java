@@ -86,10 +86,14 @@ class WinterTest {
     assertThat(section).containsText("Section 2, opened on Wed 20 Oct 2027");
     number(hand, page, "Bales in it", "14");
     assertThat(section).containsText("14 bales: feed for 6 days");
+    hand.button(page, "Trough");
+    assertThat(section).containsText(Pattern.compile("\\d+ m to the trough"));
     hand.button(page, "Save it");
+    assertThat(button(page, "Save it")).hasCount(0);
     page.reload();
     hand.button(page, "Next");
     assertThat(section).containsText("14 bales");
+    assertThat(section).containsText(Pattern.compile("\\d+ m to the trough"));
     hand.button(page, "Remove");
     assertThat(verdict(page)).containsText("West of the Brook: 190 bales last from 16 October");
     page.context().close();

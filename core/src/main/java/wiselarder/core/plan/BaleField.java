@@ -19,6 +19,7 @@ import wiselarder.core.quantity.Stated;
  * @param fromLast opening begins at the last row
  * @param mostHeadDaysPerHa most days of one head on a hectare that the keeper or a rule wants; null
  *     for none
+ * @param places troughs, feeders, places to lie and shelter
  */
 public record BaleField(
     String id,
@@ -31,7 +32,8 @@ public record BaleField(
     double edgeM,
     double waterM,
     boolean fromLast,
-    Double mostHeadDaysPerHa) {
+    Double mostHeadDaysPerHa,
+    List<StandsAt> places) {
   public static final Stated.Figure BALES = Stated.whole("bales.bales", 1, 2000);
   public static final Stated.Figure AT_ONCE = Stated.whole("bales.atOnce", 1, 500);
   public static final Stated.Figure EDGE_M = BaleGround.EDGE_M;
@@ -53,6 +55,39 @@ public record BaleField(
     EDGE_M.check(edgeM);
     WATER_M.check(waterM);
     MOST_HEAD_DAYS_PER_HA.check(mostHeadDaysPerHa);
+    places = StandsAt.checked("bales.places", places);
+  }
+
+  /** Bales with nothing beside them. */
+  public BaleField(
+      String id,
+      String fieldId,
+      String lotId,
+      int bales,
+      int atOnce,
+      List<Integer> counts,
+      Spacing spacing,
+      double edgeM,
+      double waterM,
+      boolean fromLast,
+      Double mostHeadDaysPerHa) {
+    this(
+        id,
+        fieldId,
+        lotId,
+        bales,
+        atOnce,
+        counts,
+        spacing,
+        edgeM,
+        waterM,
+        fromLast,
+        mostHeadDaysPerHa,
+        null);
+  }
+
+  void refuseNearWater(FarmPlan of) {
+    StandsAt.refuseNearWater("bales.places", of.field(fieldId).outline(), waterM, places);
   }
 
   /** Bales of a section by its place, from 0. */

@@ -2,11 +2,7 @@ package wiselarder.core.plan;
 
 import java.time.LocalDate;
 import java.util.List;
-import wiselarder.core.land.Outline;
-import wiselarder.core.land.Shapes;
 import wiselarder.core.quantity.Check;
-import wiselarder.core.quantity.CoreReason;
-import wiselarder.core.quantity.Refused;
 import wiselarder.core.quantity.Stated;
 
 /**
@@ -41,24 +37,6 @@ public record BreakField(
   public static final Stated.Figure DAYS_EACH = Stated.whole("breaks.daysEach", 1, 14);
   public static final Stated.Figure BLOCKS = Stated.whole("breaks.blocks", 1, 6);
   public static final Stated.Figure WATER_M = Stated.number("breaks.waterM", 0, 500);
-  private static final int MOST_PLACES = 30;
-
-  /** What stands somewhere on the field while it is fed off. */
-  public enum Stands {
-    TROUGH,
-    FEEDER,
-    /** A dry place to lie. */
-    LYING,
-    SHELTER
-  }
-
-  /** Where something stands. */
-  public record StandsAt(Stands what, Outline.Point at) {
-    public StandsAt {
-      Check.present("place.what", what);
-      Check.present("place.at", at);
-    }
-  }
 
   /**
    * What only the keeper can say of it, to be read by whoever stands in and by whoever asks.
@@ -97,27 +75,11 @@ public record BreakField(
     DAYS_EACH.check(daysEach);
     BLOCKS.check(blocks);
     WATER_M.check(waterM);
-    places = places == null ? List.of() : List.copyOf(places);
-    Check.range("breaks.places", places.size(), 0, MOST_PLACES);
+    places = StandsAt.checked("breaks.places", places);
     written = written == null ? WinterCare.NOTHING : written;
   }
 
-  /** Refuses a trough or a feeder in water or in the strip that is kept along it. */
   void refuseNearWater(FarmPlan of) {
-    Outline outline = of.field(fieldId).outline();
-    for (StandsAt p : outline == null ? List.<StandsAt>of() : places) {
-      boolean soils = p.what == Stands.TROUGH || p.what == Stands.FEEDER;
-      for (Outline.Off o : soils ? outline.off() : List.<Outline.Off>of()) {
-        double strip = Math.max(o.bufferM(), waterM);
-        if (o.kind().water() && Shapes.distanceM(o, p.at) < strip) {
-          throw new Refused(
-              CoreReason.STANDS_AT_WATER,
-              "breaks.places",
-              p.what.name(),
-              Shapes.distanceM(o, p.at),
-              strip);
-        }
-      }
-    }
+    StandsAt.refuseNearWater("breaks.places", of.field(fieldId).outline(), waterM, places);
   }
 }

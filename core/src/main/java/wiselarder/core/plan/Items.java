@@ -211,7 +211,8 @@ public final class Items<T extends Record> {
               BaleField::id,
               (p, b) -> fieldName(p, b.fieldId()))
           .belongs("bales.fieldId", Thing.FIELD, BaleField::fieldId)
-          .belongs("bales.lotId", Thing.LOT, BaleField::lotId);
+          .belongs("bales.lotId", Thing.LOT, BaleField::lotId)
+          .putOnlyIf(BaleField::refuseNearWater);
 
   public static final Items<BreakField> BREAKS =
       new Items<>(

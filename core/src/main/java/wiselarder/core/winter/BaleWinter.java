@@ -17,6 +17,7 @@ import wiselarder.core.land.Field;
 import wiselarder.core.land.Outline.Point;
 import wiselarder.core.plan.BaleField;
 import wiselarder.core.plan.Catalogue;
+import wiselarder.core.plan.StandsAt;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.resolved.ResolvedPlan.LotPlan;
 import wiselarder.core.store.Lot;
@@ -75,9 +76,15 @@ public record BaleWinter(
    * @param toExclusive day on which the next are opened, or these are eaten up before
    * @param spots in the order of rows
    * @param wire before the bales that are still closed, until then
+   * @param toTroughM from the middle of its bales to the nearest trough; null where none stands
+   *     there
    */
   public record BaleSection(
-      LocalDate from, LocalDate toExclusive, List<Spot> spots, List<List<Point>> wire) {}
+      LocalDate from,
+      LocalDate toExclusive,
+      List<Spot> spots,
+      List<List<Point>> wire,
+      Double toTroughM) {}
 
   /** What a keeper should know of it. */
   public enum Warning {
@@ -237,9 +244,19 @@ public record BaleWinter(
         at += s.spots().size();
         int next = day(at, laid);
         LocalDate to = from < 0 ? null : date(eatenUpBy(from, next < 0 ? lastEaten + 1 : next));
-        all.add(new BaleSection(date(from), to, s.spots(), s.wire()));
+        all.add(new BaleSection(date(from), to, s.spots(), s.wire(), toTroughM(s.spots())));
       }
       return all;
+    }
+
+    private Double toTroughM(List<Spot> spots) {
+      double east = spots.stream().mapToDouble(p -> p.at().eastM()).average().orElse(0);
+      double north = spots.stream().mapToDouble(p -> p.at().northM()).average().orElse(0);
+      return bales.places().stream()
+          .filter(p -> p.what() == StandsAt.Stands.TROUGH)
+          .map(p -> Math.hypot(p.at().eastM() - east, p.at().northM() - north))
+          .min(Double::compare)
+          .orElse(null);
     }
 
     /** Stock may go back to grass for months before the next are opened. */

@@ -23,6 +23,7 @@ import wiselarder.core.land.Outline.Point;
 import wiselarder.core.plan.BaleField;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Items;
+import wiselarder.core.plan.StandsAt;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.winter.BaleWinter.Warning;
 
@@ -92,6 +93,45 @@ class BaleWinterTest {
         .isCloseTo(20 * days(NOVEMBER, winter.toExclusive()) / 0.24, within(1e-6));
     assertThat(winter.lostShare()).isBetween(0.04, 0.3);
     assertThat(winter.cautions()).isEmpty();
+  }
+
+  /** Bales in rows along the west side, and a trough 60 m east of the first section's middle. */
+  @Test
+  void theWayToWaterIsThatOfTheSection() {
+    BaleField dry = bales("b", 12, 9);
+    assertThat(one(plan(100, 20), dry).sections().get(0).toTroughM()).isNull();
+    // nine bales from 10 to 90 m north, ten metres from the west fence
+    Point trough = new Point(70, 50);
+    BaleField watered = with(dry, new StandsAt(StandsAt.Stands.TROUGH, trough));
+    BaleWinter winter = one(plan(100, 20), watered);
+    assertThat(winter.sections().get(0).toTroughM()).isCloseTo(60, within(1e-6));
+    assertThat(winter.sections().get(1).toTroughM()).isLessThan(60);
+    Off pond =
+        new Off(
+            Outline.Kind.POND,
+            "Pond",
+            List.of(new Point(60, 40), new Point(80, 40), new Point(70, 45)),
+            6);
+    assertThat(Items.BALES.put(plan(100, 20), watered).plan().bales()).hasSize(1);
+    assertThatThrownBy(() -> Items.BALES.put(plan(100, 20, pond), watered))
+        .isInstanceOfSatisfying(
+            Refused.class, r -> assertThat(r.field()).isEqualTo("bales.places"));
+  }
+
+  private static BaleField with(BaleField b, StandsAt place) {
+    return new BaleField(
+        b.id(),
+        b.fieldId(),
+        b.lotId(),
+        b.bales(),
+        b.atOnce(),
+        b.counts(),
+        b.spacing(),
+        b.edgeM(),
+        b.waterM(),
+        b.fromLast(),
+        b.mostHeadDaysPerHa(),
+        List.of(place));
   }
 
   private static LocalDate day(int n) {

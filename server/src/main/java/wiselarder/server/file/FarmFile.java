@@ -172,7 +172,7 @@ public final class FarmFile {
       Line line = Json.MAPPER.treeToValue(tree, Line.class);
       Check.present(place, line).record();
       return line;
-    } catch (DatabindException e) {
+    } catch (JacksonException e) {
       throw at(place, Json.refusal(e));
     } catch (Refused r) {
       throw at(place, r);

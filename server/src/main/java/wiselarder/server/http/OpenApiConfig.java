@@ -38,6 +38,7 @@ import wiselarder.core.records.StakeSeen;
 import wiselarder.core.records.StemsSeen;
 import wiselarder.server.json.Edits;
 import wiselarder.server.json.Facts;
+import wiselarder.server.json.Json;
 import wiselarder.server.problem.Problem;
 
 /** The API's description, from which the web client's types are made. */
@@ -109,7 +110,7 @@ class OpenApiConfig {
           Map.entry("Grazier", Set.of("firstBirth")),
           Map.entry("BreakCaution", Set.of("on", "last")),
           Map.entry("BaleWinter", Set.of("from", "toExclusive")),
-          Map.entry("BaleSection", Set.of("from", "toExclusive")),
+          Map.entry("BaleSection", Set.of("from", "toExclusive", "toTroughM")),
           Map.entry("OwnJob", Set.of("by")),
           Map.entry("JobMarked", Set.of("to")),
           Map.entry("HoldLifted", Set.of("fieldId", "lot")),
@@ -258,10 +259,10 @@ class OpenApiConfig {
           Map.entry("TrialRequest", Set.of("parts", "about", "shelves")),
           Map.entry("CautionView", Set.of("fieldId", "groupId", "lotId")));
 
-  /** How the web client's JSON is read and written: facts and edits say their kind. */
+  /** How the web client's JSON is read and written. */
   @Bean
   JsonMapperBuilderCustomizer kinds() {
-    return builder -> Edits.on(Facts.on(builder));
+    return builder -> Json.on(builder);
   }
 
   @Bean

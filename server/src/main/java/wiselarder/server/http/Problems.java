@@ -14,6 +14,8 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.exc.InputCoercionException;
 import tools.jackson.databind.DatabindException;
 import wiselarder.core.quantity.Refused;
 import wiselarder.server.farm.Farms;
@@ -48,8 +50,8 @@ class Problems {
       if (t instanceof BodyRefused b) {
         return bodyRefused(b);
       }
-      if (t instanceof DatabindException d) {
-        return refused(Json.refusal(d));
+      if (t instanceof DatabindException || t instanceof InputCoercionException) {
+        return refused(Json.refusal((JacksonException) t));
       }
     }
     return problem(HttpStatus.BAD_REQUEST, ServerReason.NOT_JSON, 0, 0);

@@ -1,9 +1,11 @@
 package wiselarder.server.json;
 
+import com.fasterxml.jackson.annotation.JsonFormat;
+import java.time.LocalDate;
 import java.util.Map;
 import java.util.stream.Collectors;
+import tools.jackson.core.JacksonException;
 import tools.jackson.core.exc.StreamReadException;
-import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.cfg.DateTimeFeature;
 import tools.jackson.databind.exc.MismatchedInputException;
@@ -17,13 +19,22 @@ import wiselarder.server.problem.ServerReason;
 public final class Json {
   /** Strict: an unknown or missing name is an error, so that nothing is silently dropped. */
   public static final JsonMapper MAPPER =
-      Edits.on(Facts.on(JsonMapper.builder()))
+      on(JsonMapper.builder())
           .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
           .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
           .disable(DateTimeFeature.WRITE_DATES_AS_TIMESTAMPS)
           .build();
 
   private Json() {}
+
+  /**
+   * Facts and edits say their kind, and a day is written out: a number would be read as so many
+   * days since 1970.
+   */
+  public static JsonMapper.Builder on(JsonMapper.Builder builder) {
+    return Edits.on(Facts.on(builder))
+        .withConfigOverride(LocalDate.class, c -> c.setFormat(JsonFormat.Value.forLeniency(false)));
+  }
 
   /** Where a file stops being JSON. */
   public static Refused notJson(StreamReadException e) {
@@ -32,7 +43,7 @@ public final class Json {
   }
 
   /** What a reading error means, with the place it stands at. */
-  public static Refused refusal(DatabindException e) {
+  public static Refused refusal(JacksonException e) {
     StringBuilder path = new StringBuilder();
     e.getPath()
         .forEach(
@@ -49,7 +60,7 @@ public final class Json {
     return meaning(e, path.toString()).at(path.toString());
   }
 
-  private static Refused meaning(DatabindException e, String place) {
+  private static Refused meaning(JacksonException e, String place) {
     if (e instanceof UnrecognizedPropertyException unknown) {
       String known =
           unknown.getKnownPropertyIds().stream()

@@ -1,6 +1,6 @@
 package wiselarder.server.json;
 
-import tools.jackson.databind.DatabindException;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.node.ObjectNode;
 import wiselarder.core.plan.Farm;
 import wiselarder.core.plan.FarmPlan;
@@ -35,7 +35,7 @@ public final class PlanDocument {
     try {
       Part read = Json.MAPPER.treeToValue(part, Part.class);
       return new FarmPlan(read.farm, read.plan);
-    } catch (DatabindException e) {
+    } catch (JacksonException e) {
       throw Json.refusal(e);
     }
   }

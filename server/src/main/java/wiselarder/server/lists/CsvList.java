@@ -17,7 +17,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
-import tools.jackson.databind.DatabindException;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 import wiselarder.core.plan.Farm.UnitSystem;
@@ -197,7 +197,7 @@ final class CsvList<T extends Record> {
       T item = Json.MAPPER.treeToValue(tree, type);
       ids.add(id.apply(item));
       return Optional.of(item);
-    } catch (DatabindException e) {
+    } catch (JacksonException e) {
       problems.add(problem(row, headings, Json.refusal(e)));
     }
     return Optional.empty();

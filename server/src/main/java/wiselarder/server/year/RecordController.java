@@ -18,7 +18,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import tools.jackson.databind.DatabindException;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.node.ObjectNode;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Refused;
@@ -152,7 +152,7 @@ class RecordController {
       return null;
     } catch (Refused e) {
       return Problem.of(e);
-    } catch (DatabindException e) {
+    } catch (JacksonException e) {
       return Problem.of(Json.refusal(e));
     } catch (NotAllowed e) {
       return Problem.of(

@@ -155,6 +155,25 @@ class HostileRequestsTest {
         .isEqualTo(200);
   }
 
+  /** A day is written out; a number, small or beyond all bounds, is told so and nothing is kept. */
+  @ParameterizedTest
+  @ValueSource(strings = {"5", "9223372036854775808", "1e999"})
+  void aNumberIsNoDay(String number) {
+    App.resetDemo();
+    Http visitor = Http.visitor();
+    String counted =
+        """
+        {"commandId": "n1", "device": "", "records": [{"on": %s, "fact": {"kind": "LOT_COUNTED",
+         "lotId": "fescue-rounds", "units": 40, "note": ""}}]}"""
+            .formatted(number);
+    String before = fingerprint();
+    assertThat(visitor.post("/api/plans/quillback/records", counted).status()).isEqualTo(422);
+    Http.Answer queued = visitor.post("/api/plans/quillback/records/queued", "[" + counted + "]");
+    assertThat(queued.status()).isEqualTo(200);
+    assertThat(queued.json().get(0).get("refused").get("code").asString()).isEqualTo("unreadable");
+    assertThat(fingerprint()).isEqualTo(before);
+  }
+
   private static final String[] TYPES = {
     "text/plain",
     "application/xml",
