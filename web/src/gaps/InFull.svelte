@@ -41,7 +41,9 @@
       return `Of ${kg(full.gapKgBefore)} from the store ${kg(full.gapKgAfter)} are still fed or missing.`;
     if (bulk) return `Of ${kg(full.gapKgBefore)} in the gap ${kg(full.gapKgAfter)} stay bare.`;
     const away = shareText(full.gapKgBefore - full.gapKgAfter, full.gapKgBefore);
-    return `Takes away ${away} of what lacks; short on ${days(full.shortDaysAfter)} still.`;
+    return full.shortDaysAfter > 0
+      ? `Takes away ${away} of what lacks; short on ${days(full.shortDaysAfter)} still.`
+      : `Takes away ${away} of what lacks; what is left makes no day short.`;
   });
   /** In another season: an amount, or the share that is left where it has no unit to tell. */
   const inSeason = (v: number, without: number) =>

@@ -24,6 +24,7 @@ import wiselarder.core.land.Outline.Kind;
 import wiselarder.core.land.Outline.Off;
 import wiselarder.core.land.Outline.Point;
 import wiselarder.core.land.Shapes;
+import wiselarder.core.land.Wires;
 
 /** Layouts on a field of sixty corners with a brook and three holes in it. */
 @State(Scope.Benchmark)
@@ -81,13 +82,13 @@ public class LayoutBench {
   @Benchmark
   public double breaks() {
     Geometry ground = Shapes.left(outline, 0, 20);
-    Geometry field = Shapes.polygon(outline.edge());
+    Wires wires = new Wires(Shapes.polygon(outline.edge()));
     Cuts cuts = new Cuts(ground, 160);
     double area = 0;
     double from = cuts.at(0);
     for (int i = 1; i <= BREAKS; i++) {
       double to = cuts.at(cuts.areaM2() * i / BREAKS);
-      area += cuts.between(from, to).getArea() + cuts.line(field, to).size();
+      area += cuts.between(from, to).getArea() + cuts.line(wires, to).size();
       from = to;
     }
     return area;

@@ -6,7 +6,7 @@ import org.locationtech.jts.geom.Coordinate;
 import wiselarder.core.bales.BaleGrid.Spot;
 import wiselarder.core.land.Axes;
 import wiselarder.core.land.Outline.Point;
-import wiselarder.core.land.Shapes;
+import wiselarder.core.land.Wires;
 
 /**
  * Bales of a grid in the order in which they are opened, so many at a time, with the wire that
@@ -50,6 +50,7 @@ public record BaleSections(List<Section> sections) {
       java.util.Collections.reverse(order);
     }
     Axes axes = new Axes(spacing.rowsDeg());
+    Wires wires = new Wires(ground.field());
     List<Section> sections = new ArrayList<>();
     int at = 0;
     for (int n = 0; n < units.size() && at < order.size(); n++) {
@@ -58,7 +59,7 @@ public record BaleSections(List<Section> sections) {
           to == order.size()
               ? List.of()
               : wire(
-                  ground,
+                  wires,
                   axes,
                   spacing,
                   order.get(to - 1),
@@ -76,7 +77,7 @@ public record BaleSections(List<Section> sections) {
    * straight to it.
    */
   private static List<List<Point>> wire(
-      BaleGround ground, Axes axes, Spacing spacing, Spot opened, Spot closed, boolean first) {
+      Wires wires, Axes axes, Spacing spacing, Spot opened, Spot closed, boolean first) {
     double openedAcross = axes.across(opened.at().eastM(), opened.at().northM());
     double closedAcross = axes.across(closed.at().eastM(), closed.at().northM());
     List<Coordinate> line = new ArrayList<>();
@@ -102,6 +103,6 @@ public record BaleSections(List<Section> sections) {
       }
     }
     // a wire along the field's own fence is none
-    return Shapes.wire(ground.field(), line);
+    return wires.along(line);
   }
 }

@@ -127,8 +127,8 @@ public final class Cuts {
     return Shapes.within(ground, Shapes.FACTORY.createPolygon(slab));
   }
 
-  /** The line at a place along the direction, from fence to fence of a shape. */
-  public List<List<Outline.Point>> line(Geometry inside, double at) {
-    return Shapes.wire(inside, List.of(axes.point(at, -BEYOND_M), axes.point(at, BEYOND_M)));
+  /** The line at a place along the direction, across a shape. */
+  public List<List<Outline.Point>> line(Wires inside, double at) {
+    return inside.along(List.of(axes.point(at, -BEYOND_M), axes.point(at, BEYOND_M)));
   }
 }

@@ -19,8 +19,6 @@ public final class Shapes {
   /** A quarter of a circle about a corner is drawn in so many pieces. */
   private static final int QUARTER_PIECES = 16;
 
-  private static final double FENCE_M = 0.1;
-
   private Shapes() {}
 
   /** A shape of corners, the first not repeated. */
@@ -76,19 +74,6 @@ public final class Shapes {
       }
     }
     return rings;
-  }
-
-  /** The parts of a line that lie inside a shape and not along its own fence. */
-  public static List<List<Point>> wire(Geometry shape, List<Coordinate> line) {
-    Geometry inside = within(FACTORY.createLineString(line.toArray(Coordinate[]::new)), shape);
-    Geometry fence = shape.getBoundary().buffer(FENCE_M);
-    List<List<Point>> parts = new ArrayList<>();
-    for (int i = 0; i < inside.getNumGeometries(); i++) {
-      if (inside.getGeometryN(i) instanceof LineString part && !fence.covers(part)) {
-        parts.add(points(part));
-      }
-    }
-    return parts;
   }
 
   /**

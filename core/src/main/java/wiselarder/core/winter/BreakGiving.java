@@ -13,6 +13,7 @@ import wiselarder.core.land.Cuts;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Outline.Point;
 import wiselarder.core.land.Shapes;
+import wiselarder.core.land.Wires;
 import wiselarder.core.plan.BreakField;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.quantity.CoreReason;
@@ -40,6 +41,7 @@ final class BreakGiving {
   private final int f;
   private final Geometry ground;
   private final Cuts cuts;
+  private final Wires wires;
   private final BreakChecks checks;
 
   /** First day that is meant, and the one behind the last. */
@@ -60,6 +62,7 @@ final class BreakGiving {
     this.f = year.stated().farm().fields().indexOf(field);
     this.ground = Shapes.left(field.outline(), 0, breaks.waterM());
     this.cuts = new Cuts(ground, breaks.towardsDeg());
+    this.wires = new Wires(Shapes.polygon(field.outline().edge()));
     this.checks = new BreakChecks(field, breaks, tables, ground, cuts);
     this.begin = within(breaks.fromInclusive(), 0);
     this.end = within(breaks.toExclusive(), year.days());
@@ -176,9 +179,8 @@ final class BreakGiving {
     double before = (round - 1) * cuts.areaM2();
     double from = cuts.at(given.get(0).startM2 - before);
     double to = cuts.at(given.get(given.size() - 1).endM2 - before);
-    Geometry field = Shapes.polygon(this.field.outline().edge());
-    List<List<Point>> behind = breaks.backFence() ? cuts.line(field, from) : List.<List<Point>>of();
-    List<List<Point>> ahead = cuts.line(field, to);
+    List<List<Point>> behind = breaks.backFence() ? cuts.line(wires, from) : List.<List<Point>>of();
+    List<List<Point>> ahead = cuts.line(wires, to);
     List<Break> all = new ArrayList<>();
     if (given.size() == 1) {
       all.add(one(given.get(0), round, cuts.between(from, to), ahead, behind));
@@ -186,15 +188,16 @@ final class BreakGiving {
     }
     Geometry strip = cuts.between(from, to);
     Cuts across = new Cuts(strip, breaks.towardsDeg() + 90);
+    Wires within = new Wires(strip);
     double startM2 = given.get(0).startM2;
     for (Given g : given) {
       double left = across.at(g.startM2 - startM2);
       double right = across.at(g.endM2 - startM2);
       List<List<Point>> wire = new ArrayList<>(ahead);
-      wire.addAll(across.line(strip, right));
+      wire.addAll(across.line(within, right));
       List<List<Point>> back = new ArrayList<>(behind);
       if (breaks.backFence()) {
-        back.addAll(across.line(strip, left));
+        back.addAll(across.line(within, left));
       }
       all.add(one(g, round, across.between(left, right), wire, back));
     }

@@ -35,8 +35,9 @@ class CutsTest {
     assertThat(new Cuts(square(100), 180).at(7_500)).isCloseTo(-25, within(1e-9));
     assertThat(north.at(-5)).isZero();
     assertThat(north.at(99_999)).isEqualTo(100);
-    assertThat(north.line(square(100), 75)).containsExactly(List.of(at(0, 75), at(100, 75)));
-    assertThat(north.line(square(100), 100)).as("along the fence").isEmpty();
+    assertThat(north.line(new Wires(square(100)), 75))
+        .containsExactly(List.of(at(0, 75), at(100, 75)));
+    assertThat(north.line(new Wires(square(100)), 100)).as("along the fence").isEmpty();
   }
 
   /** From a corner the piece is a triangle as wide as it is deep twice over: depth squared. */
@@ -58,7 +59,7 @@ class CutsTest {
     assertThat(cuts.areaM2()).isCloseTo(9_600, within(1e-6));
     assertThat(cuts.at(4_000)).isCloseTo(40, within(1e-9));
     assertThat(cuts.at(4_800)).isCloseTo(50, within(1e-9));
-    assertThat(cuts.line(square(100, pond), 50)).hasSize(2);
+    assertThat(cuts.line(new Wires(square(100, pond)), 50)).hasSize(2);
   }
 
   /** Cuts that all but meet a corner, as those of a whole year on a crooked field do. */
