@@ -12,13 +12,14 @@
     { id: 'breaks', name: 'Fed off in breaks' },
   ];
   const { bales, breaks } = open.view!.plan;
-  let way = $state(asked('way') ?? (!bales.length && breaks.length ? 'breaks' : 'bales'));
-  $effect(() => tell({ way }));
+  const first = !bales.length && breaks.length ? 'breaks' : 'bales';
+  /** The address says it, so that a link leads to either also from here. */
+  const way = $derived(asked('way') ?? first);
 </script>
 
 <div class="ways no-print" role="group" aria-label="Winter feeding">
   {#each WAYS as w (w.id)}
-    <button class="btn plain" aria-pressed={way === w.id} onclick={() => (way = w.id)}
+    <button class="btn plain" aria-pressed={way === w.id} onclick={() => tell({ way: w.id })}
       >{w.name}</button
     >
   {/each}

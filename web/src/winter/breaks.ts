@@ -52,7 +52,7 @@ export function likelyFirst(fields: Field[]): Field[] {
 /** The middle of the largest ring, where something new is put first. */
 export function middleOf(rings: Point[][]): Point {
   const ring = rings.reduce((a, b) => (b.length > a.length ? b : a), rings[0] ?? []);
-  const mean = (of: (p: Point) => number) =>
-    Math.round((10 * ring.reduce((n, p) => n + of(p), 0)) / Math.max(1, ring.length)) / 10;
-  return { eastM: mean((p) => p.eastM), northM: mean((p) => p.northM) };
+  const middle = (of: (p: Point) => number) =>
+    ring.length ? Math.round(5 * (Math.min(...ring.map(of)) + Math.max(...ring.map(of)))) / 10 : 0;
+  return { eastM: middle((p) => p.eastM), northM: middle((p) => p.northM) };
 }
