@@ -154,6 +154,17 @@ public record Plan(
     return with(p -> p.bales = changed);
   }
 
+  /** The same without what changes no year: what is to be done, and where bales and breaks lie. */
+  public Plan onlyWhatFeeds() {
+    return with(
+        p -> {
+          p.jobs = List.of();
+          p.rungs = List.of();
+          p.bales = List.of();
+          p.breaks = List.of();
+        });
+  }
+
   public Plan withBreaks(List<BreakField> changed) {
     return with(p -> p.breaks = changed);
   }

@@ -105,13 +105,7 @@ class Mornings {
 
   /** What the years hang on: rules, plan and records, but not what is only to be done. */
   private static String key(FarmPlan stated, FarmRecords known) {
-    Plan plan =
-        stated
-            .plan()
-            .withJobs(List.of())
-            .withRungs(List.of())
-            .withBales(List.of())
-            .withBreaks(List.of());
+    Plan plan = stated.plan().onlyWhatFeeds();
     try {
       MessageDigest digest = MessageDigest.getInstance("SHA-256");
       digest.update(Rules.hash().getBytes(StandardCharsets.UTF_8));

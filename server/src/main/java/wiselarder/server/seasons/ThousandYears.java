@@ -33,13 +33,7 @@ class ThousandYears {
   private record Key(FarmPlan stated, FarmRecords records) {
     /** What a keeper writes down to do changes no year, nor where bales stand. */
     static Key of(FarmPlan stated, FarmRecords records) {
-      Plan plan =
-          stated
-              .plan()
-              .withJobs(List.of())
-              .withRungs(List.of())
-              .withBales(List.of())
-              .withBreaks(List.of());
+      Plan plan = stated.plan().onlyWhatFeeds();
       return new Key(new FarmPlan(stated.farm(), plan), records);
     }
   }
