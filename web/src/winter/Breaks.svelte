@@ -121,8 +121,18 @@
     }
     working = false;
   }
+  type Spell = Pick<BreakWinter['groups'][number], 'groupId' | 'from' | 'firstBirth'>;
+  /** Who would do with a step of its own: those that come and go, or where nobody comes, anybody. */
+  const sendable = $derived.by((): Spell[] => {
+    const told = winter?.cautions.map((c) => c.warning) ?? [];
+    if (told.includes('COME_AND_GO')) return winter!.groups;
+    const from = breaks?.fromInclusive ?? open.year.start;
+    return told.includes('NOT_GRAZED')
+      ? farm.groups.map((g) => ({ groupId: g.id, from, firstBirth: null }))
+      : [];
+  });
   /** On it every day, before whatever else they are given. */
-  async function ownStep(g: BreakWinter['groups'][number]) {
+  async function ownStep(g: Spell) {
     working = true;
     const id = freshId(
       `${g.groupId}-breaks`,
@@ -274,15 +284,17 @@
             <p class="warn" role="note">{breakWarning(c, winter, groupName, open.system)}</p>
           {/each}
         </section>
-        {#if winter.groups.length}
+        {#if winter.groups.length || sendable.length}
           <section class="panel" aria-labelledby="stock-title" data-testid="break-stock">
             <h2 id="stock-title">Who is on it</h2>
             {#each winter.groups as g (g.groupId)}<p>{grazierText(g, groupName)}</p>{/each}
             {#if winter.ramp.length}<p>{rampText(winter)}</p>{/if}
-            {#if open.mayPlan && winter.cautions.some((c) => c.warning === 'COME_AND_GO')}
-              {#each winter.groups as g (g.groupId)}
+            {#if open.mayPlan}
+              {#each sendable as g (g.groupId)}
                 <button class="btn plain no-print" disabled={working} onclick={() => ownStep(g)}
-                  >Keep {groupName(g.groupId)} on it from {longDate(g.from)}{g.firstBirth
+                  >{winter.groups.length ? 'Keep' : 'Send'}
+                  {groupName(g.groupId)}
+                  {winter.groups.length ? 'on it' : 'there'} from {longDate(g.from)}{g.firstBirth
                     ? ' until the first births'
                     : ''}</button
                 >

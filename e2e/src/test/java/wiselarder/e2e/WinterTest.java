@@ -232,6 +232,25 @@ class WinterTest {
     page.context().close();
   }
 
+  /**
+   * Nobody comes to the rape in October, as the turnips come first: a step of its own sends them.
+   */
+  @Test
+  void whereNobodyComesSomebodyIsSent() {
+    Page page = product.visitorPage(1280, 800);
+    open(page);
+    Hand.MOUSE.button(page, "Fed off in breaks");
+    Hand.MOUSE.button(page, "Lay breaks on a field");
+    Locator verdict = page.getByTestId("break-verdict");
+    assertThat(verdict).containsText("Rape Piece: ");
+    Hand.input(page, "To, last day").fill("2027-10-31");
+    page.keyboard().press("Tab");
+    assertThat(verdict).hasText("Rape Piece: nobody grazes it on these days, as the plan stands.");
+    Hand.MOUSE.button(page, "Send Ewes there from 1 October");
+    assertThat(verdict).hasText("Rape Piece: 31 breaks feed Ewes from 1 October to 31 October.");
+    page.context().close();
+  }
+
   /** A trough in the strip along the ditch is refused; drawn out of it, it may stand. */
   @Test
   void aTroughStandsOffTheWater() {
