@@ -6,12 +6,15 @@ import java.util.stream.IntStream;
 
 /**
  * Makes a set of ways cheaper by taking or leaving one of them, or some at once, while that does
- * any good: the solver now and then stops an exchange short of the best, which is seen against
- * every set that there is.
+ * any good: the solver now and then stops an exchange or several short of the best, which is seen
+ * against every set that there is.
  */
 final class Exchange {
   /** Of so many ways three are exchanged at once; of more it would take too long. */
   static final int FEW_WAYS = 30;
+
+  /** Of so many every set is tried, so that nothing cheaper can be missed. */
+  static final int ALL_SETS = 12;
 
   static final double LEAST_GAIN = 1e-6;
 
@@ -69,6 +72,9 @@ final class Exchange {
       double now = change(0, 2, left(), costOfTaken(), conflicts(), hoursOfTaken(), best);
       if (now == best && set.length <= FEW_WAYS) {
         now = change(0, 3, left(), costOfTaken(), conflicts(), hoursOfTaken(), best);
+      }
+      if (now == best && set.length <= ALL_SETS) {
+        now = change(0, set.length, left(), costOfTaken(), conflicts(), hoursOfTaken(), best);
       }
       if (now == best) {
         return;

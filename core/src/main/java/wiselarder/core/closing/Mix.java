@@ -211,7 +211,7 @@ record Mix(
   }
 
   /** A set of ways, with what of the need they leave as hay, or open where none is bought. */
-  private Answer of(boolean[] take) {
+  Answer of(boolean[] take) {
     List<Integer> taken = new ArrayList<>();
     double cost = 0;
     for (int i = 0; i < take.length; i++) {
