@@ -19,6 +19,13 @@ import wiselarder.core.quantity.Stated;
  */
 public final class BaleGround {
   public static final Stated.Figure EDGE_M = Stated.number("bales.edgeM", 0, 100);
+
+  /**
+   * A new bale stands so far from the middle of an old one: what was left lying covers two to three
+   * metres about it, and what is left now as much. Assumption.
+   */
+  private static final double PAD_M = 5;
+
   private static final double M2_PER_HA = 10_000;
 
   /** A bale may stand on the very edge, whatever rounding makes of it, m. */
@@ -35,19 +42,28 @@ public final class BaleGround {
         allowed.isEmpty() ? null : new IndexedPointInAreaLocator(allowed.buffer(TOUCH_M));
   }
 
+  /** The ground of a field with no pads of other winters. */
+  public static BaleGround of(Outline outline, String fieldName, double edgeM, double waterM) {
+    return of(outline, fieldName, edgeM, waterM, List.of());
+  }
+
   /**
    * The ground of a field.
    *
    * @param edgeM kept free along the field's edge, for wire and tractor
    * @param waterM least strip along waterways and ponds, whatever was drawn
+   * @param pads middles of bales of other winters that are left alone
    * @throws Refused where the field is not drawn
    */
-  public static BaleGround of(Outline outline, String fieldName, double edgeM, double waterM) {
+  public static BaleGround of(
+      Outline outline, String fieldName, double edgeM, double waterM, List<Point> pads) {
     if (outline == null) {
       throw new Refused(CoreReason.NO_OUTLINE, "bales.fieldId", fieldName);
     }
     EDGE_M.check(edgeM);
-    return new BaleGround(Shapes.polygon(outline.edge()), Shapes.left(outline, edgeM, waterM));
+    return new BaleGround(
+        Shapes.polygon(outline.edge()),
+        Shapes.awayFrom(Shapes.left(outline, edgeM, waterM), pads, PAD_M));
   }
 
   /** Whether a bale may stand there. */

@@ -25,6 +25,9 @@ final class CellState {
   double waterMm;
   double nitrogen;
 
+  /** Nitrogen that stock left over bales set out here, not yet free, kg/ha. */
+  double nitrogenToCome;
+
   /** The part of the cover kept as stockpile. */
   double stock;
 
@@ -79,6 +82,7 @@ final class CellState {
     base = stands[0];
     waterMm = of.waterMm;
     nitrogen = of.nitrogen;
+    nitrogenToCome = of.nitrogenToCome;
     stock = of.stock;
     sown = of.sown;
     lightShare = of.lightShare;

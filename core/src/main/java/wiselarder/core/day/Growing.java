@@ -398,10 +398,25 @@ final class Growing {
     out.mownKg[s.field][day] += s.partOfField * cut;
   }
 
+  /** True where weather let something grow the day before. */
+  private static boolean grew(CellState s) {
+    for (StandState stand : s.stands) {
+      if (stand.there && stand.rate > 0) {
+        return true;
+      }
+    }
+    return false;
+  }
+
   /** Sowings: ground prepared, seed in the ground, emergence, ready, ended. */
   private void tend(FieldPlan p, CellState s, int day) {
     if (p.nitrogen != null) {
       s.nitrogen += p.nitrogen[day];
+    }
+    if (s.nitrogenToCome > 0 && grew(s)) {
+      double freed = s.nitrogenToCome * NitrogenRules.FREED_PER_DAY;
+      s.nitrogenToCome -= freed;
+      s.nitrogen += freed;
     }
     s.nitrogen *= 1 - NitrogenRules.LOST_PER_DAY;
     s.sown = s.plantsLift;

@@ -9,6 +9,10 @@ final class LotState {
 
   double kgPerUnit;
   double openKg;
+
+  /** Units opened so far: those that are set out on fields are the first of them. */
+  int opened;
+
   boolean there;
 
   /** Percent of DM when it came in, and the day of that. */
@@ -24,6 +28,7 @@ final class LotState {
     closed = of.closed;
     kgPerUnit = of.kgPerUnit;
     openKg = of.openKg;
+    opened = of.opened;
     there = of.there;
     worth = of.worth.clone();
     worthDay = of.worthDay;

@@ -1,6 +1,7 @@
 package wiselarder.core.day;
 
 import wiselarder.core.forage.QualityTable.Values;
+import wiselarder.core.herd.Nutrients;
 import wiselarder.core.resolved.ResolvedPlan;
 import wiselarder.core.resolved.ResolvedPlan.GroupPlan;
 import wiselarder.core.resolved.ResolvedPlan.LotPlan;
@@ -23,6 +24,7 @@ final class Stores {
   private final Totals totals;
   private final Diets diets;
   private final LotState[] lots;
+  private final CellState[] cells;
 
   /** Of each lot eaten by the group whose day it is, kg DM. */
   private final double[] todayKg;
@@ -33,6 +35,7 @@ final class Stores {
     this.totals = state.totals;
     this.diets = diets;
     this.lots = state.lots;
+    this.cells = state.cells;
     this.todayKg = new double[lots.length];
   }
 
@@ -138,13 +141,26 @@ final class Stores {
     Shelf shelf = p.bought ? Shelf.BOUGHT_IN : Shelf.PUT_BY;
     out.eaten[(shelf.ordinal() * plan.groups.length + g) * plan.days + day] += eaten;
     totals.eatenKg += eaten;
+    int field = p.fieldOf(s.opened);
+    if (field >= 0) {
+      double proteinKg = eaten * s.worth[Values.PROTEIN] / 100;
+      leave(field, proteinKg / Nutrients.PROTEIN_PER_NITROGEN * plan.groups[g].nitrogenSoon[day]);
+    }
     return eaten;
   }
 
-  /** Share of what is set out that is not eaten: as it was seen, else by the way of feeding. */
+  /** Nitrogen that stock leave where bales stand, kg, all over that field. */
+  private void leave(int field, double nitrogenKg) {
+    double kgPerHa = nitrogenKg / plan.fields[field].areaHa;
+    for (int c = plan.pieces.first(field); c < plan.pieces.first(field + 1); c++) {
+      cells[c].nitrogenToCome += kgPerHa;
+    }
+  }
+
+  /** Share of what is set out that is not eaten: by the way of feeding, and as it was seen. */
   private static double loss(LotPlan p, LotState s, int day, double needKg) {
-    double seen = p.records == null ? Double.NaN : p.records.left[day];
-    return Double.isNaN(seen) ? p.feeding.shareWhenUnitLasts(s.kgPerUnit / needKg) : seen;
+    double byTable = p.feeding.shareWhenUnitLasts(s.kgPerUnit / needKg);
+    return p.records == null ? byTable : p.records.leftShare(day, byTable);
   }
 
   private static double tdnLost(LotPlan p, LotState s, int day) {
@@ -230,6 +246,7 @@ final class Stores {
     LotState s = lots[l];
     double lost = s.kgPerUnit * plan.lots[l].lostAtOpening;
     s.closed--;
+    s.opened++;
     s.openKg += s.kgPerUnit - lost;
     totals.storageLossKg += lost;
     totals.lotLost[l] += lost;

@@ -11,6 +11,12 @@ public final class NitrogenRules {
   /** Lost to air and water each day, share of what is left. */
   public static final double LOST_PER_DAY = 0.02;
 
+  /**
+   * Of what stock left on a winter's ground, the share that comes free on each day on which the
+   * sward grows: half of it in three to four weeks.
+   */
+  public static final double FREED_PER_DAY = 0.03;
+
   private static final double MOST_EXTRA = 0.8;
   private static final double HALF_AT_KG_PER_HA = 15;
 

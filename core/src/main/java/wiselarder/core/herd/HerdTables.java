@@ -22,6 +22,7 @@ public final class HerdTables {
   private final Map<String, List<StageRule>> bands;
 
   private final Map<String, ConditionGuide> guides = ConditionGuide.loadAll();
+  private final NutrientTable nutrients = NutrientTable.load();
 
   private HerdTables(Map<String, AnimalClass> classes, Map<String, List<StageRule>> rules) {
     this.classes = classes;
@@ -32,6 +33,11 @@ public final class HerdTables {
             .filter(StageRule::banded)
             .sorted(Comparator.comparingDouble(StageRule::weightMinKg))
             .collect(Collectors.groupingBy(StageRule::kind));
+  }
+
+  /** What stock keep of the nutrients that they eat. */
+  public NutrientTable nutrients() {
+    return nutrients;
   }
 
   /** How a kind is scored; null where the table has no guide for it. */

@@ -62,6 +62,20 @@ public final class Shapes {
     return left;
   }
 
+  /** Whether a place lies in a shape or on its edge. */
+  static boolean holds(Geometry shape, Point at) {
+    return shape.covers(FACTORY.createPoint(coordinate(at)));
+  }
+
+  /** What is left of a ground that keeps so many metres away from some places. */
+  public static Geometry awayFrom(Geometry ground, List<Point> places, double m) {
+    if (places.isEmpty()) {
+      return ground;
+    }
+    Coordinate[] middles = places.stream().map(Shapes::coordinate).toArray(Coordinate[]::new);
+    return without(ground, FACTORY.createMultiPointFromCoords(middles).buffer(m));
+  }
+
   /** Rings around all parts of a ground, and around what is off inside of them. */
   public static List<List<Point>> rings(Geometry ground) {
     List<List<Point>> rings = new ArrayList<>();

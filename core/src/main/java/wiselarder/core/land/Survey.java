@@ -10,6 +10,7 @@ import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.polygonize.Polygonizer;
 import wiselarder.core.land.Outline.Off;
+import wiselarder.core.land.Outline.Pads;
 import wiselarder.core.land.Outline.Point;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
@@ -163,7 +164,18 @@ public final class Survey {
         }
       }
     }
-    return new Outline(Shapes.points(p), off);
+    return new Outline(Shapes.points(p), off, pads(p, of));
+  }
+
+  private static List<Pads> pads(Polygon p, Outline of) {
+    List<Pads> pads = new ArrayList<>();
+    for (Pads all : of.pads()) {
+      List<Point> at = all.at().stream().filter(b -> Shapes.holds(p, b)).toList();
+      if (!at.isEmpty()) {
+        pads.add(new Pads(all.eatenUp(), at));
+      }
+    }
+    return pads;
   }
 
   /** Refuses an edge that crosses itself, and shapes with no area. */

@@ -4,6 +4,8 @@ import java.util.List;
 import wiselarder.core.bales.BaleGround;
 import wiselarder.core.bales.Spacing;
 import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.CoreReason;
+import wiselarder.core.quantity.Refused;
 import wiselarder.core.quantity.Stated;
 
 /**
@@ -20,6 +22,11 @@ import wiselarder.core.quantity.Stated;
  * @param mostHeadDaysPerHa most days of one head on a hectare that the keeper or a rule wants; null
  *     for none
  * @param places troughs, feeders, places to lie and shelter
+ * @param padWinters for so many years the pads of other winters are left alone
+ * @param onEnd bales stand on their flat end, and do not lie on their round side
+ * @param stringsOnDay strings and net come off as a bale is opened, and not all before the ground
+ *     freezes
+ * @param mixed bales of another lot among them; null for none
  */
 public record BaleField(
     String id,
@@ -33,14 +40,37 @@ public record BaleField(
     double waterM,
     boolean fromLast,
     Double mostHeadDaysPerHa,
-    List<StandsAt> places) {
+    List<StandsAt> places,
+    int padWinters,
+    boolean onEnd,
+    boolean stringsOnDay,
+    Mixed mixed) {
   public static final Stated.Figure BALES = Stated.whole("bales.bales", 1, 2000);
   public static final Stated.Figure AT_ONCE = Stated.whole("bales.atOnce", 1, 500);
   public static final Stated.Figure EDGE_M = BaleGround.EDGE_M;
   public static final Stated.Figure WATER_M = Stated.number("bales.waterM", 0, 500);
   public static final Stated.Figure MOST_HEAD_DAYS_PER_HA =
       Stated.number("bales.mostHeadDaysPerHa", 1, 100_000).orNone();
+  public static final Stated.Figure PAD_WINTERS = Stated.whole("bales.padWinters", 0, 10);
   private static final int MOST_COUNTS = 400;
+
+  /** For as long as pads are commonly left alone. */
+  public static final int USUAL_PAD_WINTERS = 2;
+
+  /**
+   * Bales of two kinds in a line.
+   *
+   * @param lotId of the others, straw among hay
+   * @param every so many-th bale is one of those
+   */
+  public record Mixed(String lotId, int every) {
+    public static final Stated.Figure EVERY = Stated.whole("mixed.every", 2, 20);
+
+    public Mixed {
+      Check.text("mixed.lotId", lotId, 80);
+      EVERY.check(every);
+    }
+  }
 
   public BaleField {
     id = Check.text("bales.id", id, 80);
@@ -56,6 +86,10 @@ public record BaleField(
     WATER_M.check(waterM);
     MOST_HEAD_DAYS_PER_HA.check(mostHeadDaysPerHa);
     places = StandsAt.checked("bales.places", places);
+    PAD_WINTERS.check(padWinters);
+    if (mixed != null && mixed.lotId.equals(lotId)) {
+      throw new Refused(CoreReason.MIXED_WITH_ITSELF, "mixed.lotId");
+    }
   }
 
   /** Bales with nothing beside them. */
@@ -83,8 +117,57 @@ public record BaleField(
         waterM,
         fromLast,
         mostHeadDaysPerHa,
+        null,
+        USUAL_PAD_WINTERS,
+        false,
+        false,
         null);
   }
+
+  /** The same with no other lot among them. */
+  BaleField unmixed() {
+    return mixed(null);
+  }
+
+  public BaleField mixed(Mixed others) {
+    return new BaleField(
+        id,
+        fieldId,
+        lotId,
+        bales,
+        atOnce,
+        counts,
+        spacing,
+        edgeM,
+        waterM,
+        fromLast,
+        mostHeadDaysPerHa,
+        places,
+        padWinters,
+        onEnd,
+        stringsOnDay,
+        others);
+  }
+
+  /** Whether the bale at a place among those laid, from 0, is one of the others. */
+  public boolean other(int place) {
+    return mixed != null && (place + 1) % mixed.every == 0;
+  }
+
+  /** How many of so many bales, from the first, are of the others. */
+  public int others(int laid) {
+    return mixed == null ? 0 : laid / mixed.every;
+  }
+
+  /**
+   * The same where only the year is asked for: how they lie there changes nothing, how many there
+   * are and where says on which field their nitrogen ends.
+   */
+  BaleField onlyWhatFeeds() {
+    return new BaleField(id, fieldId, lotId, bales, 1, null, PLAIN, 0, 0, false, null).mixed(mixed);
+  }
+
+  private static final Spacing PLAIN = new Spacing(10, 10, 0, 0, 0);
 
   void refuseNearWater(FarmPlan of) {
     StandsAt.refuseNearWater("bales.places", of.field(fieldId).outline(), waterM, places);

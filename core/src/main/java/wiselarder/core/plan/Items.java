@@ -212,6 +212,11 @@ public final class Items<T extends Record> {
               (p, b) -> fieldName(p, b.fieldId()))
           .belongs("bales.fieldId", Thing.FIELD, BaleField::fieldId)
           .belongs("bales.lotId", Thing.LOT, BaleField::lotId)
+          .refers(
+              "mixed.lotId",
+              Thing.LOT,
+              b -> b.mixed() == null ? List.of() : List.of(b.mixed().lotId()),
+              (b, gone) -> b.unmixed())
           .putOnlyIf(BaleField::refuseNearWater);
 
   public static final Items<BreakField> BREAKS =

@@ -160,7 +160,7 @@ public record Plan(
         p -> {
           p.jobs = List.of();
           p.rungs = List.of();
-          p.bales = List.of();
+          p.bales = p.bales.stream().map(BaleField::onlyWhatFeeds).toList();
           p.breaks = List.of();
         });
   }

@@ -44,6 +44,8 @@ public enum CoreReason implements Reason {
   ENTER_BELOW_LEAVE(number("heightCm"), number("leaveCm")),
 
   /** The distances in metres. */
+  /** Bales of a lot are mixed with bales of the same. */
+  MIXED_WITH_ITSELF(),
   STANDS_AT_WATER(text("what"), number("distanceM"), number("leastM")),
 
   // forages

@@ -25,6 +25,7 @@ import wiselarder.core.land.Lie;
 import wiselarder.core.land.Soil;
 import wiselarder.core.land.SoilWater;
 import wiselarder.core.land.UsualYears;
+import wiselarder.core.plan.BaleField;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.Closing;
 import wiselarder.core.plan.Dressing;
@@ -101,7 +102,9 @@ final class FieldResolver {
         && on(a.dressings(), Dressing::fieldId, fieldId)
             .equals(on(b.dressings(), Dressing::fieldId, fieldId))
         && on(a.irrigations(), Irrigation::fieldId, fieldId)
-            .equals(on(b.irrigations(), Irrigation::fieldId, fieldId));
+            .equals(on(b.irrigations(), Irrigation::fieldId, fieldId))
+        && on(a.bales(), BaleField::fieldId, fieldId).isEmpty()
+            == on(b.bales(), BaleField::fieldId, fieldId).isEmpty();
   }
 
   private static <T> List<T> on(List<T> all, Function<T, String> fieldId, String id) {
@@ -110,7 +113,8 @@ final class FieldResolver {
 
   private FieldPlan dated(FieldPlan f) {
     dates(f);
-    f.alone = f.stands.length == 1 && f.nitrogen == null && f.irrigation == null;
+    boolean fed = !on(plan.stated.plan().bales(), BaleField::fieldId, f.field.id()).isEmpty();
+    f.alone = f.stands.length == 1 && f.nitrogen == null && f.irrigation == null && !fed;
     return f;
   }
 

@@ -11,6 +11,7 @@ import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.caution.Caution;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.Water;
+import wiselarder.core.plan.BaleField;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.Purchase;
@@ -48,7 +49,7 @@ final class LotResolver {
             .collect(Collectors.toMap(StoredFeed::id, Function.identity()));
   }
 
-  LotPlan[] resolve(Map<String, Integer> index) {
+  LotPlan[] resolve(Map<String, Integer> index, Map<String, Integer> fields) {
     for (Lot lot : plan.stated.farm().lots()) {
       add(lot, 0);
     }
@@ -63,12 +64,28 @@ final class LotResolver {
     for (int l = 0; l < resolved.size(); l++) {
       index.put(resolved.get(l).lot.id(), l);
     }
+    for (BaleField bales : plan.stated.plan().bales()) {
+      int others = bales.others(bales.bales());
+      int field = fields.get(bales.fieldId());
+      setOut(resolved.get(index.get(bales.lotId())), bales.bales() - others, field);
+      if (others > 0) {
+        setOut(resolved.get(index.get(bales.mixed().lotId())), others, field);
+      }
+    }
     plan.records.each(LotFed.class, (r, f) -> fed(records(index, f, r), year.day(r.on()), f));
     // once it is known when all of them were
     plan.records.each(LotFed.class, (r, f) -> left(records(index, f, r), year.day(r.on()), f));
     plan.records.each(
         LotCounted.class, (r, f) -> counted(records(index, f, r), year.day(r.on()), f));
     return resolved.toArray(LotPlan[]::new);
+  }
+
+  private static void setOut(LotPlan l, int units, int field) {
+    int n = l.setOutTo.length;
+    l.setOutTo = Arrays.copyOf(l.setOutTo, n + 1);
+    l.setOutOn = Arrays.copyOf(l.setOutOn, n + 1);
+    l.setOutTo[n] = (n == 0 ? 0 : l.setOutTo[n - 1]) + units;
+    l.setOutOn[n] = field;
   }
 
   private LotPlan add(Lot lot, int arrives) {
@@ -182,6 +199,7 @@ final class LotResolver {
     }
     if (before >= 0) {
       Arrays.fill(records.left, before, day, fed.leftShare());
+      records.look(day, fed.leftShare());
     }
   }
 

@@ -17,6 +17,7 @@ import wiselarder.core.forage.LearningTimes;
 import wiselarder.core.forage.Maturity;
 import wiselarder.core.forage.QualityTable;
 import wiselarder.core.forage.SowingTable;
+import wiselarder.core.herd.AnimalClass;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.GroupDemand;
 import wiselarder.core.herd.GroupYear;
@@ -342,6 +343,12 @@ public final class ResolvedPlan {
     public boolean byEnergy;
 
     public PassPlan[] passes;
+
+    /**
+     * By day: share of the nitrogen it eats that the next growth finds where it leaves it; null
+     * where no bales are set out on a field.
+     */
+    public double[] nitrogenSoon;
   }
 
   /** Passes for light on one field. */
@@ -417,6 +424,25 @@ public final class ResolvedPlan {
 
     public int keptBackTo;
     public LotRecords records;
+
+    /**
+     * Of units set out on fields, which are the first that are opened: behind how many of them each
+     * of these fields is done, and the field.
+     */
+    public int[] setOutTo = NONE;
+
+    public int[] setOutOn = NONE;
+    private static final int[] NONE = {};
+
+    /** The field on which so many-th a unit is opened, from 1; -1 where it is on none. */
+    public int fieldOf(int opened) {
+      for (int i = 0; i < setOutTo.length; i++) {
+        if (opened <= setOutTo[i]) {
+          return setOutOn[i];
+        }
+      }
+      return -1;
+    }
   }
 
   /** What was written down of a lot: units fed, and units counted or -1, by day. */
@@ -427,6 +453,11 @@ public final class ResolvedPlan {
     /** By day: the share of what lies out that stock leave, as it was seen, or NaN. */
     public final double[] left;
 
+    /** By day: what was left the times somebody had looked by then, added up; and how often. */
+    public final double[] lookedSum;
+
+    public final int[] looked;
+
     public int firstFed = Integer.MAX_VALUE;
     public int lastFed = -1;
 
@@ -434,8 +465,27 @@ public final class ResolvedPlan {
       fed = new int[days];
       counted = new int[days];
       left = new double[days];
+      lookedSum = new double[days];
+      looked = new int[days];
       java.util.Arrays.fill(counted, -1);
       java.util.Arrays.fill(left, Double.NaN);
+    }
+
+    /**
+     * Share of what is set out on a day that stock leave: as it was seen; after somebody looked,
+     * the mean of all looks and of what the way of feeding says, which counts as one more.
+     *
+     * @param byTable what the way of feeding says
+     */
+    public double leftShare(int day, double byTable) {
+      return Double.isNaN(left[day]) ? (byTable + lookedSum[day]) / (1 + looked[day]) : left[day];
+    }
+
+    void look(int day, double leftShare) {
+      for (int d = day; d < looked.length; d++) {
+        lookedSum[d] += leftShare;
+        looked[d]++;
+      }
     }
   }
 
@@ -498,7 +548,7 @@ public final class ResolvedPlan {
     this.seen = SeenCovers.of(this, catalogue, fieldIndex);
     this.stems = SeenStems.of(this, catalogue, fieldIndex);
     this.soils = SeenSoils.of(this, fieldIndex);
-    this.lots = new LotResolver(this, catalogue).resolve(lotIndex);
+    this.lots = new LotResolver(this, catalogue).resolve(lotIndex, fieldIndex);
     this.cuts = resolveCuts(catalogue, fieldIndex, lotIndex);
     this.groups = resolveGroups(catalogue, fieldIndex, lotIndex, here);
     this.moves = Moves.of(this, fieldIndex);
@@ -805,9 +855,19 @@ public final class ResolvedPlan {
       g.small = group.kind().startsWith("sheep") || group.kind().startsWith("goat");
       g.passes = resolvePasses(group.id(), fieldIndex);
       g.steps = resolveSteps(group.id(), fieldIndex, lotIndex);
+      g.nitrogenSoon = stated.plan().bales().isEmpty() ? null : nitrogenSoon(group, catalogue);
       resolved.add(g);
     }
     return resolved.toArray(GroupPlan[]::new);
+  }
+
+  private double[] nitrogenSoon(AnimalGroup group, Catalogue catalogue) {
+    double[] soon = new double[days];
+    for (int d = 0; d < days; d++) {
+      AnimalClass is = GroupYear.classOn(group, d, year, catalogue.herd());
+      soon[d] = is == null ? 0 : catalogue.herd().nutrients().of(is.id()).nSoonShare();
+    }
+    return soon;
   }
 
   private PassPlan[] resolvePasses(String groupId, Map<String, Integer> fieldIndex) {

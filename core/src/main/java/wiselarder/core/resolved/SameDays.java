@@ -136,6 +136,8 @@ final class SameDays {
             && a.arrives == b.arrives
             && a.bought == b.bought
             && a.fromCut == b.fromCut
+            && Arrays.equals(a.setOutTo, b.setOutTo)
+            && Arrays.equals(a.setOutOn, b.setOutOn)
             && Arrays.equals(a.barred, b.barred);
     return same ? one.days : Math.min(a.arrives, b.arrives);
   }

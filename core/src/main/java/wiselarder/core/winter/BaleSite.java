@@ -10,6 +10,8 @@ import wiselarder.core.land.BufferRule;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Lie;
 import wiselarder.core.land.Outline;
+import wiselarder.core.land.Outline.Point;
+import wiselarder.core.plan.BaleField;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.FarmPlan;
 
@@ -106,7 +108,9 @@ public record BaleSite(
       FarmPlan plan, Catalogue tables, Spacing spacing, double edgeM, Field f) {
     double slope = f.lie().slopeDeg() == null ? 0 : f.lie().slopeDeg();
     double waterM = BufferRule.bufferM(tables.buffers(), slope);
-    BaleGround ground = BaleGround.of(f.outline(), f.name(), edgeM, waterM);
+    List<Point> pads =
+        f.outline().padsLeftAlone(plan.plan().year().start(), BaleField.USUAL_PAD_WINTERS);
+    BaleGround ground = BaleGround.of(f.outline(), f.name(), edgeM, waterM, pads);
     int fits = BaleGrid.of(ground, spacing).spots().size();
     List<SitePoint> points = new ArrayList<>();
     boolean taken = plan.plan().bales().stream().anyMatch(b -> b.fieldId().equals(f.id()));
@@ -122,7 +126,7 @@ public record BaleSite(
             ? new SitePoint(What.PHOSPHORUS, true, phosphorus)
             : new SitePoint(What.NO_TEST, false, 0));
     lie(f.lie(), slope, points);
-    inIt(f.outline(), waterM, points);
+    inIt(f.outline(), pads.size(), waterM, points);
     return new BaleSite(
         f.id(), ground.netHa(), fits, fits > 0 && !taken && slope < STEEP_DEG, points);
   }
@@ -155,8 +159,9 @@ public record BaleSite(
     }
   }
 
-  private static void inIt(Outline outline, double waterM, List<SitePoint> points) {
-    long pads = outline.off().stream().filter(o -> o.kind() == Outline.Kind.OLD_BALE_PAD).count();
+  private static void inIt(Outline outline, int kept, double waterM, List<SitePoint> points) {
+    long pads =
+        kept + outline.off().stream().filter(o -> o.kind() == Outline.Kind.OLD_BALE_PAD).count();
     if (pads > 0) {
       points.add(new SitePoint(What.OLD_PADS, false, pads));
     }

@@ -12,17 +12,20 @@ import wiselarder.core.bales.BaleGround;
 import wiselarder.core.bales.BaleSections;
 import wiselarder.core.herd.AnimalClass;
 import wiselarder.core.herd.GroupYear;
+import wiselarder.core.herd.NutrientTable.Kept;
+import wiselarder.core.herd.Nutrients;
+import wiselarder.core.herd.Nutrients.LeftBehind;
 import wiselarder.core.land.BufferRule;
 import wiselarder.core.land.Field;
 import wiselarder.core.land.Outline.Point;
 import wiselarder.core.plan.BaleField;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.StandsAt;
+import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.resolved.ResolvedPlan.LotPlan;
 import wiselarder.core.store.Lot;
 import wiselarder.core.store.StoredFeed;
-import wiselarder.core.winter.Nutrients.LeftBehind;
 
 /**
  * How bales that are set out on a field go through a year: where they stand, on which day each
@@ -39,6 +42,8 @@ import wiselarder.core.winter.Nutrients.LeftBehind;
  * @param toExclusive day on which the last of them is eaten up or the plan ends
  * @param lostShare of what is opened that nobody eats
  * @param headDaysPerHa days of one head on a hectare of what they take
+ * @param pads middles of bales of other winters that are left alone
+ * @param mixture what it is to have bales of another lot among them; null where there are none
  * @param broughtKgPerHa nutrients brought onto it; {@code left} what stays, with soon that which
  *     the next season's growth may find; kg/ha of the same
  */
@@ -53,6 +58,8 @@ public record BaleWinter(
     int laid,
     int opened,
     List<BaleSection> sections,
+    List<Point> pads,
+    Mixture mixture,
     LocalDate from,
     LocalDate toExclusive,
     double lostShare,
@@ -67,8 +74,6 @@ public record BaleWinter(
   /** Potassium where nobody says what feed it is, percent of DM; common grass hay. Assumption. */
   private static final double COMMON_K_PCT = 2.0;
 
-  private static final NutrientTable TABLE = NutrientTable.load();
-
   /**
    * Bales opened together.
    *
@@ -76,6 +81,9 @@ public record BaleWinter(
    * @param toExclusive day on which the next are opened, or these are eaten up before
    * @param spots in the order of rows
    * @param wire before the bales that are still closed, until then
+   * @param others places among the spots of those that are of the other lot
+   * @param offeredDays for so many days what stock eat of it does, at the appetite of the first of
+   *     them and with nothing beside; null where the year does not come to it
    * @param toTroughM from the middle of its bales to the nearest trough; null where none stands
    *     there
    */
@@ -84,7 +92,33 @@ public record BaleWinter(
       LocalDate toExclusive,
       List<Spot> spots,
       List<List<Point>> wire,
+      List<Integer> others,
+      Double offeredDays,
       Double toTroughM) {}
+
+  /**
+   * Bales of two lots in a line.
+   *
+   * @param otherShare of the dry matter laid that is of the other lot
+   * @param alone what the first lot is worth, {@code mixed} both together
+   * @param proteinNeedPct what the neediest that eats there asks for at its neediest, {@code
+   *     tdnNeedPct} likewise
+   * @param groupIds who eats there
+   */
+  public record Mixture(
+      double otherShare,
+      Blend alone,
+      Blend mixed,
+      double proteinNeedPct,
+      double tdnNeedPct,
+      List<String> groupIds) {}
+
+  /**
+   * What a line of bales is worth.
+   *
+   * @param costPerTonneDm null where nothing of it is known
+   */
+  public record Blend(double proteinPct, double tdnPct, Double costPerTonneDm) {}
 
   /** What a keeper should know of it. */
   public enum Warning {
@@ -101,7 +135,9 @@ public record BaleWinter(
     /** No site for bales if any other is to be had: value degrees. */
     STEEP,
     /** Share that nobody eats: value. */
-    MUCH_LOST
+    MUCH_LOST,
+    /** Bales of the other lot that the year opens while these last: value, against those laid. */
+    MIXED_OTHERWISE
   }
 
   public record BaleCaution(Warning warning, double value, double against) {}
@@ -109,6 +145,7 @@ public record BaleWinter(
   public BaleWinter {
     ground = List.copyOf(ground);
     sections = List.copyOf(sections);
+    pads = List.copyOf(pads);
     cautions = List.copyOf(cautions);
   }
 
@@ -122,21 +159,23 @@ public record BaleWinter(
     Map<String, Integer> takenBefore = new HashMap<>();
     List<BaleWinter> all = new ArrayList<>();
     for (BaleField b : bales) {
-      int before = takenBefore.getOrDefault(b.lotId(), 0);
-      BaleWinter one = new Laying(year, tables, b, before).laid();
-      takenBefore.put(b.lotId(), before + one.laid);
+      BaleWinter one = new Laying(year, tables, b, takenBefore).laid();
+      int others = b.others(one.laid);
+      takenBefore.merge(b.lotId(), one.laid - others, Integer::sum);
+      if (others > 0) {
+        takenBefore.merge(b.mixed().lotId(), others, Integer::sum);
+      }
       all.add(one);
     }
     return all;
   }
 
-  /** One field of bales being laid into a year. */
-  private static final class Laying {
+  /** Units of one lot among bales being laid. */
+  private static final class Units {
     private final YearBalance year;
-    private final Catalogue tables;
-    private final BaleField bales;
-    private final Field field;
     private final int lot;
+
+    /** Units of it that are set out on fields before these. */
     private final int before;
 
     /** Day on which each unit of the lot is opened, in that order. */
@@ -144,13 +183,10 @@ public record BaleWinter(
 
     private int lastEaten = -1;
 
-    Laying(YearBalance year, Catalogue tables, BaleField bales, int before) {
+    Units(YearBalance year, String lotId, Map<String, Integer> takenBefore) {
       this.year = year;
-      this.tables = tables;
-      this.bales = bales;
-      this.before = before;
-      this.field = year.stated().field(bales.fieldId());
-      this.lot = year.stated().allLots().stream().map(Lot::id).toList().indexOf(bales.lotId());
+      this.before = takenBefore.getOrDefault(lotId, 0);
+      this.lot = year.stated().allLots().stream().map(Lot::id).toList().indexOf(lotId);
       for (int d = 0; d < year.days(); d++) {
         for (int n = year.lotOpened(lot, d); n > 0; n--) {
           openedOn.add(d);
@@ -159,42 +195,103 @@ public record BaleWinter(
       }
     }
 
+    /** How many of so many laid ones the year opens. */
+    int opened(int laid) {
+      return Math.max(0, Math.min(laid, openedOn.size() - before));
+    }
+
+    /** The day on which the one at a place is opened; -1 where the year does not come to it. */
+    int day(int place) {
+      int unit = before + place;
+      return unit < openedOn.size() ? openedOn.get(unit) : -1;
+    }
+
+    LotPlan plan() {
+      return year.resolved().lots[lot];
+    }
+
+    /** Dry matter of one as it is opened, its crust included, kg. */
+    double unitKg(int day) {
+      LotPlan l = plan();
+      return l.kgPerUnit * Math.pow(l.keptPerDay, Math.max(0, day - Math.max(0, l.arrives)));
+    }
+
+    double proteinPct() {
+      double cutAt = year.lotProteinPct(lot);
+      return Double.isNaN(cutAt) ? plan().worth[PROTEIN] : cutAt;
+    }
+
+    Blend blend(double costPerTonneDm) {
+      return new Blend(
+          proteinPct(), plan().worth[TDN], Double.isNaN(costPerTonneDm) ? null : costPerTonneDm);
+    }
+
+    /** NaN where nothing of it is known. */
+    double costPerUnit() {
+      Double cost = plan().lot.costPerUnit();
+      return cost == null ? Double.NaN : cost;
+    }
+
+    Nutrients in(double kg, Catalogue tables) {
+      String feedId = plan().lot.origin().feedId();
+      double k =
+          tables.storedFeeds().stream()
+              .filter(f -> f.id().equals(feedId))
+              .mapToDouble(StoredFeed::potassiumPct)
+              .findFirst()
+              .orElse(COMMON_K_PCT);
+      return Nutrients.in(kg, proteinPct(), plan().worth[PHOSPHORUS], k);
+    }
+
+    private static final int PROTEIN = 0;
+    private static final int TDN = 1;
+    private static final int PHOSPHORUS = 4;
+  }
+
+  /** One field of bales being laid into a year. */
+  private static final class Laying {
+    private final YearBalance year;
+    private final Catalogue tables;
+    private final BaleField bales;
+    private final Field field;
+    private final Units units;
+
+    /** Of the other lot among them; null where there is none. */
+    private final Units others;
+
+    Laying(YearBalance year, Catalogue tables, BaleField bales, Map<String, Integer> takenBefore) {
+      this.year = year;
+      this.tables = tables;
+      this.bales = bales;
+      this.field = year.stated().field(bales.fieldId());
+      this.units = new Units(year, bales.lotId(), takenBefore);
+      this.others =
+          bales.mixed() == null ? null : new Units(year, bales.mixed().lotId(), takenBefore);
+    }
+
     BaleWinter laid() {
+      if (field.outline() == null) {
+        throw new Refused(CoreReason.NO_OUTLINE, "bales.fieldId", field.name());
+      }
+      int first = units.day(0);
+      LocalDate begins = year.year().date(Math.max(0, first));
+      List<Point> pads = field.outline().padsLeftAlone(begins, bales.padWinters());
       BaleGround ground =
-          BaleGround.of(field.outline(), field.name(), bales.edgeM(), bales.waterM());
+          BaleGround.of(field.outline(), field.name(), bales.edgeM(), bales.waterM(), pads);
       BaleGrid fits = BaleGrid.of(ground, bales.spacing());
       BaleGrid grid = fits.first(bales.bales(), bales.fromLast());
       int laid = grid.spots().size();
       BaleSections sections =
           BaleSections.of(ground, bales.spacing(), grid, counts(laid), bales.fromLast());
-      int opened = Math.max(0, Math.min(laid, openedOn.size() - before));
+      int laidOthers = bales.others(laid);
+      int opened = units.opened(laid - laidOthers);
       int from = day(0, laid);
       int to = opened == 0 ? -1 : eatenUpBy(from, day(laid, laid));
+      int openedOthers = others == null ? 0 : openedOthers(laidOthers, from, to);
       double usedHa = Math.min(ground.netHa(), bales.spacing().askHa(laid));
       double perHa = usedHa > 0 ? 1 / usedHa : 0;
-      Nutrients brought = Nutrients.NONE;
-      double broughtKg = 0;
-      for (int n = before; n < before + opened; n++) {
-        double kg = unitKg(openedOn.get(n));
-        broughtKg += kg;
-        brought = brought.plus(in(kg));
-      }
-      double eatenKg = 0;
-      double headDays = 0;
-      LeftBehind left = new LeftBehind(Nutrients.NONE, Nutrients.NONE, 0);
-      for (int d = from; from >= 0 && d < to; d++) {
-        for (int g = 0; g < year.stated().farm().groups().size(); g++) {
-          double kg = year.groupLotEatenKg(g, lot, d);
-          if (kg > 0) {
-            eatenKg += kg;
-            headDays += year.resolved().groups[g].year.head(d);
-            left = left.plus(Nutrients.left(in(kg), Nutrients.NONE, kept(g, d)));
-          }
-        }
-      }
-      Nutrients refused = in(Math.max(0, broughtKg - eatenKg));
-      left = left.plus(new LeftBehind(refused, refused, 0));
-      double lost = broughtKg > 0 ? Math.max(0, 1 - eatenKg / broughtKg) : 0;
+      Fed fed = fed(opened, openedOthers, from, to);
+      double lost = fed.broughtKg > 0 ? Math.max(0, 1 - fed.eatenKg / fed.broughtKg) : 0;
       return new BaleWinter(
           bales.id(),
           ground.areaHa(),
@@ -204,15 +301,103 @@ public record BaleWinter(
           ground.rings(),
           fits.spots().size(),
           laid,
-          opened,
+          opened + openedOthers,
           days(sections, laid),
+          pads,
+          others == null || laidOthers == 0 ? null : mixture(laid, laidOthers, from, to),
           date(from),
           date(to),
           lost,
-          headDays * perHa,
-          brought.times(perHa),
-          left.times(perHa),
-          cautions(fits.spots().size(), laid, opened, headDays * perHa, lost));
+          fed.headDays * perHa,
+          fed.brought.times(perHa),
+          fed.left.times(perHa),
+          cautions(fits.spots().size(), laid, opened, openedOthers, fed.headDays * perHa, lost));
+    }
+
+    /** What is brought onto the ground, eaten and left there. */
+    private record Fed(
+        double broughtKg, double eatenKg, double headDays, Nutrients brought, LeftBehind left) {}
+
+    private Fed fed(int opened, int openedOthers, int from, int to) {
+      double broughtKg = 0;
+      double eatenKg = 0;
+      double headDays = 0;
+      Nutrients brought = Nutrients.NONE;
+      LeftBehind left = new LeftBehind(Nutrients.NONE, Nutrients.NONE, 0);
+      for (Units of : kinds()) {
+        double kg = 0;
+        double eaten = 0;
+        for (int n = 0; n < (of == units ? opened : openedOthers); n++) {
+          kg += of.unitKg(of.day(n));
+        }
+        for (int d = from; from >= 0 && d < to; d++) {
+          for (int g = 0; g < year.stated().farm().groups().size(); g++) {
+            double ate = year.groupLotEatenKg(g, of.lot, d);
+            if (ate > 0) {
+              eaten += ate;
+              boolean counted = of != units && year.groupLotEatenKg(g, units.lot, d) > 0;
+              headDays += counted ? 0 : year.resolved().groups[g].year.head(d);
+              left = left.plus(Nutrients.left(of.in(ate, tables), Nutrients.NONE, kept(g, d)));
+            }
+          }
+        }
+        Nutrients refused = of.in(Math.max(0, kg - eaten), tables);
+        left = left.plus(new LeftBehind(refused, refused, 0));
+        brought = brought.plus(of.in(kg, tables));
+        broughtKg += kg;
+        eatenKg += eaten;
+      }
+      return new Fed(broughtKg, eatenKg, headDays, brought, left);
+    }
+
+    private List<Units> kinds() {
+      return others == null ? List.of(units) : List.of(units, others);
+    }
+
+    /** Of the other lot the year opens as many as its orders of feeds ask for in that time. */
+    private int openedOthers(int laid, int from, int to) {
+      int opened = 0;
+      for (int n = 0; n < laid; n++) {
+        int day = others.day(n);
+        opened += day >= from && day >= 0 && day < to ? 1 : 0;
+      }
+      return opened;
+    }
+
+    private Mixture mixture(int laid, int laidOthers, int from, int to) {
+      double kg = (laid - laidOthers) * units.plan().kgPerUnit;
+      double otherKg = laidOthers * others.plan().kgPerUnit;
+      double share = otherKg / (kg + otherKg);
+      double cost = (laid - laidOthers) * units.costPerUnit();
+      Blend alone = units.blend(1000 * cost / kg);
+      double both = 1000 * (cost + laidOthers * others.costPerUnit()) / (kg + otherKg);
+      Blend other = others.blend(Double.NaN);
+      double protein = 0;
+      double tdn = 0;
+      List<String> eaters = new ArrayList<>();
+      for (int g = 0; g < year.stated().farm().groups().size(); g++) {
+        boolean eats = false;
+        for (int d = from; from >= 0 && d < to; d++) {
+          if (year.groupLotEatenKg(g, units.lot, d) > 0) {
+            eats = true;
+            protein = Math.max(protein, year.resolved().groups[g].year.proteinNeedPct(d));
+            tdn = Math.max(tdn, year.resolved().groups[g].year.tdnNeedPct(d));
+          }
+        }
+        if (eats) {
+          eaters.add(year.stated().farm().groups().get(g).id());
+        }
+      }
+      return new Mixture(
+          share,
+          alone,
+          new Blend(
+              alone.proteinPct + share * (other.proteinPct - alone.proteinPct),
+              alone.tdnPct + share * (other.tdnPct - alone.tdnPct),
+              Double.isNaN(both) ? null : both),
+          protein,
+          tdn,
+          eaters);
     }
 
     private List<Integer> counts(int laid) {
@@ -225,15 +410,12 @@ public record BaleWinter(
     }
 
     /**
-     * The day on which a bale is opened by its place among those laid, -1 where the year does not
-     * come to it; past the last one the day on which they are eaten up.
+     * The day on which the bales from a place on are opened, told by the first lot's, -1 where the
+     * year does not come to them; past the last one the day on which they are eaten up.
      */
     private int day(int place, int laid) {
-      int unit = before + place;
-      if (unit < openedOn.size()) {
-        return openedOn.get(unit);
-      }
-      return place < laid || laid == 0 ? -1 : lastEaten + 1;
+      int day = units.day(place - bales.others(place));
+      return day >= 0 || place < laid || laid == 0 ? day : units.lastEaten + 1;
     }
 
     private List<BaleSection> days(BaleSections sections, int laid) {
@@ -241,12 +423,46 @@ public record BaleWinter(
       int at = 0;
       for (BaleSections.Section s : sections.sections()) {
         int from = day(at, laid);
+        List<Integer> other = new ArrayList<>();
+        for (int i = 0; i < s.spots().size(); i++) {
+          if (bales.other(at + i)) {
+            other.add(i);
+          }
+        }
         at += s.spots().size();
         int next = day(at, laid);
-        LocalDate to = from < 0 ? null : date(eatenUpBy(from, next < 0 ? lastEaten + 1 : next));
-        all.add(new BaleSection(date(from), to, s.spots(), s.wire(), toTroughM(s.spots())));
+        LocalDate to =
+            from < 0 ? null : date(eatenUpBy(from, next < 0 ? units.lastEaten + 1 : next));
+        all.add(
+            new BaleSection(
+                date(from),
+                to,
+                s.spots(),
+                s.wire(),
+                other,
+                from < 0 ? null : offeredDays(from, s.spots().size() - other.size(), other.size()),
+                toTroughM(s.spots())));
       }
       return all;
+    }
+
+    /** At the appetite of all that eat of the first lot on its first day. */
+    private double offeredDays(int day, int own, int other) {
+      double need = 0;
+      double usable = 0;
+      for (int g = 0; g < year.stated().farm().groups().size(); g++) {
+        if (year.groupLotEatenKg(g, units.lot, day) > 0) {
+          need += year.needKg(g, day);
+        }
+      }
+      for (Units of : kinds()) {
+        LotPlan l = of.plan();
+        double unitKg = of.unitKg(day);
+        double byTable = l.feeding.shareWhenUnitLasts(unitKg / need);
+        double loss = l.records == null ? byTable : l.records.leftShare(day, byTable);
+        usable += (of == units ? own : other) * unitKg * (1 - l.lostAtOpening) * (1 - loss);
+      }
+      return need > 0 ? usable / need : 0;
     }
 
     private Double toTroughM(List<Spot> spots) {
@@ -262,7 +478,7 @@ public record BaleWinter(
     /** Stock may go back to grass for months before the next are opened. */
     private int eatenUpBy(int from, int next) {
       int end = next;
-      while (end > from + 1 && year.lotEatenKg(lot, end - 1) <= 0) {
+      while (end > from + 1 && year.lotEatenKg(units.lot, end - 1) <= 0) {
         end--;
       }
       return end;
@@ -272,46 +488,28 @@ public record BaleWinter(
       return day < 0 ? null : year.year().date(day);
     }
 
-    /** Dry matter of a bale as it is opened, its crust included, kg. */
-    private double unitKg(int day) {
-      LotPlan l = year.resolved().lots[lot];
-      return l.kgPerUnit * Math.pow(l.keptPerDay, Math.max(0, day - Math.max(0, l.arrives)));
-    }
-
-    private Nutrients in(double kg) {
-      LotPlan l = year.resolved().lots[lot];
-      String feedId = l.lot.origin().feedId();
-      double k =
-          tables.storedFeeds().stream()
-              .filter(f -> f.id().equals(feedId))
-              .mapToDouble(StoredFeed::potassiumPct)
-              .findFirst()
-              .orElse(COMMON_K_PCT);
-      double cutAt = year.lotProteinPct(lot);
-      double protein = Double.isNaN(cutAt) ? l.worth[PROTEIN] : cutAt;
-      return Nutrients.in(kg, protein, l.worth[PHOSPHORUS], k);
-    }
-
-    private static final int PROTEIN = 0;
-    private static final int PHOSPHORUS = 4;
-
-    private NutrientTable.Kept kept(int group, int day) {
+    private Kept kept(int group, int day) {
       AnimalClass is =
           GroupYear.classOn(
               year.stated().farm().groups().get(group), day, year.year(), tables.herd());
-      return TABLE.of(is.id());
+      return tables.herd().nutrients().of(is.id());
     }
 
     private List<BaleCaution> cautions(
-        int fits, int laid, int opened, double headDaysPerHa, double lost) {
+        int fits, int laid, int opened, int openedOthers, double headDaysPerHa, double lost) {
       List<BaleCaution> all = new ArrayList<>();
       if (bales.bales() > fits) {
         all.add(new BaleCaution(Warning.TOO_MANY, bales.bales() - fits, fits));
       }
-      if (openedOn.isEmpty()) {
+      int own = laid - bales.others(laid);
+      if (units.openedOn.isEmpty()) {
         all.add(new BaleCaution(Warning.NOT_FED, 0, 0));
-      } else if (opened < laid) {
-        all.add(new BaleCaution(Warning.STAY_CLOSED, laid - opened, laid));
+      } else if (opened < own) {
+        all.add(new BaleCaution(Warning.STAY_CLOSED, own - opened, own));
+      }
+      int meant = others == null ? 0 : opened / (bales.mixed().every() - 1);
+      if (meant > 0 && Math.abs(openedOthers - meant) > 1 + meant / 5) {
+        all.add(new BaleCaution(Warning.MIXED_OTHERWISE, openedOthers, meant));
       }
       Double most = bales.mostHeadDaysPerHa();
       if (most != null && headDaysPerHa > most) {

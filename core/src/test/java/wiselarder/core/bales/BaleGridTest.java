@@ -134,7 +134,8 @@ class BaleGridTest {
       @ForAll @DoubleRange(min = 0, max = 179) double deg,
       @ForAll @DoubleRange(min = 0, max = 25) double edgeM) {
     Outline outline = uneven(corners, 90);
-    BaleGround ground = BaleGround.of(outline, "Field", edgeM, 10);
+    List<Point> pads = List.of(at(80, 90), at(130, 100), at(131, 104));
+    BaleGround ground = BaleGround.of(outline, "Field", edgeM, 10, pads);
     List<Spot> spots = BaleGrid.of(ground, spacing(along, across, deg)).spots();
     Geometry kept = ground.allowed().buffer(2 * BaleGround.TOUCH_M);
     GeometryFactory points = new GeometryFactory();
@@ -146,6 +147,11 @@ class BaleGridTest {
                   points.createPoint(
                       new org.locationtech.jts.geom.Coordinate(p.eastM(), p.northM()))))
           .isTrue();
+      for (Point pad : pads) {
+        double away = Math.hypot(p.eastM() - pad.eastM(), p.northM() - pad.northM());
+        // a circle is drawn in pieces
+        assertThat(away).isGreaterThan(4.8);
+      }
       for (int j = 0; j < i; j++) {
         Point q = spots.get(j).at();
         closest = Math.min(closest, Math.hypot(p.eastM() - q.eastM(), p.northM() - q.northM()));

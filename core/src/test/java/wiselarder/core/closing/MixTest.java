@@ -158,8 +158,8 @@ class MixTest {
   }
 
   /**
-   * The solver works on several threads and does not always end with the same set: from whatever
-   * it gives, and from nothing at all, the best is reached.
+   * The solver works on several threads and does not always end with the same set: from whatever it
+   * gives, and from nothing at all, the best is reached.
    */
   @Property(tries = 2000)
   void amongFewTheBestIsReachedFromNothing(

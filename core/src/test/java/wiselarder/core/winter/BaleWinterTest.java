@@ -22,7 +22,9 @@ import wiselarder.core.land.Outline.Off;
 import wiselarder.core.land.Outline.Point;
 import wiselarder.core.plan.BaleField;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.Items;
+import wiselarder.core.plan.Portion;
 import wiselarder.core.plan.StandsAt;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.winter.BaleWinter.Warning;
@@ -131,7 +133,11 @@ class BaleWinterTest {
         b.waterM(),
         b.fromLast(),
         b.mostHeadDaysPerHa(),
-        List.of(place));
+        List.of(place),
+        b.padWinters(),
+        b.onEnd(),
+        b.stringsOnDay(),
+        b.mixed());
   }
 
   private static LocalDate day(int n) {
@@ -187,6 +193,137 @@ class BaleWinterTest {
     assertThat(winter.leftKgPerHa().low().nKg()).isLessThan(winter.leftKgPerHa().high().nKg());
     assertThat(winter.leftKgPerHa().high().pKg())
         .isBetween(0.9 * winter.broughtKgPerHa().pKg(), winter.broughtKgPerHa().pKg() + 1e-9);
+  }
+
+  /**
+   * What the bulls leave over bales is found by the grass of the next spring, where nobody grazes
+   * and the stand shades itself: a few hundred kilograms more. Before growth begins nothing is any
+   * different.
+   */
+  @Test
+  void whatTheyLeaveGrowsTheNextGrass() {
+    List<Double> summer = List.of(0., 0., 0., 30., 50., 40., 30., 30., 20., 10., 0., 0.);
+    Field grows = Farms.stand("home", 1, "tall_fescue_novel", summer, 1500);
+    FarmPlan without = Items.FIELDS.put(plan(100, 20), grows.shaped("home", "Home", square(100)));
+    FarmPlan with = Items.BALES.put(without, bales("b", 60, 4));
+    YearBalance before = ENGINE.simulate(without);
+    YearBalance after = ENGINE.simulate(with);
+    int march = (int) days(START, LocalDate.of(2027, 3, 1));
+    double winter = 0;
+    double spring = 0;
+    for (int d = 0; d < before.days(); d++) {
+      double more = after.grownKg(0, d) - before.grownKg(0, d);
+      winter += d < march ? more : 0;
+      spring += d < march ? 0 : more;
+    }
+    // 45 have room at 200 m2 each
+    double soon = one(with, bales("b", 60, 4)).leftKgPerHa().soonNKg() * 0.9;
+    assertThat(winter).isZero();
+    // no more than twenty kilograms of grass for each of nitrogen
+    assertThat(spring).isBetween(300.0, 20 * soon);
+    // what was laid otherwise changes nothing of it, and runs from a kept state come to the same
+    assertThat(ENGINE.simulate(Items.BALES.put(without, bales("b", 60, 9))).grownSoFarKg(364))
+        .isEqualTo(after.grownSoFarKg(364));
+  }
+
+  /** Pads of last winter are left alone for two years, and not those of this very winter. */
+  @Test
+  void oldPadsAreLeftAloneForSomeYears() {
+    List<Point> at = List.of(new Point(50, 50), new Point(72, 61));
+    Outline.Pads last = new Outline.Pads(LocalDate.of(2026, 3, 1), at);
+    Outline.Pads before = new Outline.Pads(LocalDate.of(2024, 3, 1), List.of(new Point(10, 10)));
+    Outline.Pads now = new Outline.Pads(LocalDate.of(2027, 1, 10), List.of(new Point(90, 90)));
+    Outline bare = square(100);
+    FarmPlan plan = plan(100, 20);
+    Outline padded = new Outline(bare.edge(), bare.off(), List.of(before, last, now));
+    FarmPlan kept =
+        Items.FIELDS.put(plan, plan.farm().fields().get(0).shaped("home", "Home", padded));
+    BaleWinter winter = one(kept, bales("b", 60, 4));
+    assertThat(winter.pads()).isEqualTo(at);
+    // two of those at 10 by 20 m stood within five metres of them
+    assertThat(one(plan, bales("b", 60, 4)).fits()).isEqualTo(45);
+    assertThat(winter.fits()).isEqualTo(43);
+    assertThat(winter.netHa()).isLessThan(0.64);
+    // the field has as much grass as before
+    assertThat(kept.farm().fields().get(0).netAreaHa())
+        .isEqualTo(plan.farm().fields().get(0).netAreaHa());
+  }
+
+  /** One bale of straw to four of hay, all of 360 kg; the bulls eat a fifth of straw. */
+  private static FarmPlan mixedPlan(double strawShare) {
+    Farms farm = new Farms().eaters("bulls", 20, 9).bales("rounds", 100).bales("straw", 40);
+    farm.fields.addAll(plan(1, 1).farm().fields());
+    farm.lots.set(1, Farms.of("straw", 40, "straw_oat"));
+    farm.steps.add(
+        new FeedStep(
+            "straw",
+            "bulls",
+            FeedStep.Kind.STORE,
+            List.of("straw"),
+            NOVEMBER,
+            LocalDate.of(2027, 3, 1),
+            Portion.atMost(strawShare),
+            null));
+    return farm.feed("bulls", NOVEMBER, LocalDate.of(2027, 3, 1), "rounds").build();
+  }
+
+  @Test
+  void everyFifthBaleIsStraw() {
+    FarmPlan plan = mixedPlan(0.2);
+    BaleField mixed = bales("b", 20, 5).mixed(new BaleField.Mixed("straw", 5));
+    BaleWinter winter = one(plan, mixed);
+    assertThat(winter.laid()).isEqualTo(20);
+    // the fifth of each five
+    assertThat(winter.sections()).allMatch(s -> s.others().equals(List.of(4)));
+    // four of hay are usable for so many days beside a fifth of straw
+    YearBalance year = ENGINE.simulate(plan);
+    double usable = HaySum.usableKg(year, 0, 0, 61);
+    double days = 4 * usable / (0.8 * 180);
+    assertThat(days(NOVEMBER, winter.sections().get(1).from()))
+        .isBetween((long) days, (long) days + 1);
+    BaleWinter.Mixture mixture = winter.mixture();
+    double straw = year.resolved().lots[1].kgPerUnit;
+    double hay = year.resolved().lots[0].kgPerUnit;
+    double share = straw / (straw + 4 * hay);
+    assertThat(mixture.otherShare()).isCloseTo(share, within(1e-9));
+    double strawProtein = year.resolved().lots[1].worth[0];
+    assertThat(mixture.mixed().proteinPct())
+        .isCloseTo(9.5 * (1 - share) + strawProtein * share, within(1e-9));
+    assertThat(mixture.mixed().tdnPct()).isLessThan(mixture.alone().tdnPct());
+    assertThat(mixture.groupIds()).containsExactly("bulls");
+    assertThat(winter.cautions()).isEmpty();
+    // what is brought has the straw in it
+    double brought = winter.broughtKgPerHa().nKg() * winter.usedHa();
+    BaleWinter alone = one(plan, bales("b", 16, 4));
+    assertThat(brought).isGreaterThan(alone.broughtKgPerHa().nKg() * alone.usedHa());
+    assertThat(winter.headDaysPerHa() * winter.usedHa())
+        .isCloseTo(20.0 * days(winter.from(), winter.toExclusive()), within(1e-6));
+  }
+
+  /** Straw lies among the hay, and the order of feeds gives none of it. */
+  @Test
+  void aLineThatIsMixedOtherwiseThanItIsFedIsTold() {
+    BaleField mixed = bales("b", 45, 5).mixed(new BaleField.Mixed("straw", 3));
+    BaleWinter winter = one(mixedPlan(0.05), mixed);
+    assertThat(winter.cautions())
+        .extracting(BaleWinter.BaleCaution::warning)
+        .containsExactly(Warning.MIXED_OTHERWISE);
+    FarmPlan with = Items.BALES.put(mixedPlan(0.2), mixed);
+    assertThat(Items.LOTS.remove(with, "straw").plan().bales().get(0).mixed()).isNull();
+    assertThatThrownBy(() -> mixed.mixed(new BaleField.Mixed("rounds", 3)))
+        .isInstanceOf(Refused.class);
+  }
+
+  /** Four bales lie for as long as twenty bulls at 9 kg eat of them. */
+  @Test
+  void daysOfferedAreThoseOfTheAppetite() {
+    FarmPlan plan = plan(100, 20);
+    double usable = HaySum.usableKg(ENGINE.simulate(plan), 0, 0, 61);
+    BaleWinter winter = one(plan, bales("b", 12, 4));
+    assertThat(winter.sections().get(0).offeredDays()).isCloseTo(4 * usable / 180, within(0.05));
+    BaleWinter closed =
+        one(new FarmPlan(plan.farm(), plan.plan().withSteps(List.of())), bales("b", 12, 4));
+    assertThat(closed.sections().get(0).offeredDays()).isNull();
   }
 
   @Test

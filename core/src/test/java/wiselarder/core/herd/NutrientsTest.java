@@ -1,4 +1,4 @@
-package wiselarder.core.winter;
+package wiselarder.core.herd;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -9,9 +9,9 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
+import wiselarder.core.herd.NutrientTable.Kept;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.reference.CsvTable;
-import wiselarder.core.winter.NutrientTable.Kept;
 
 /** Nutrients brought onto a piece with bales, and left there. */
 class NutrientsTest {

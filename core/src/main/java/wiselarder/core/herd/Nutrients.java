@@ -1,6 +1,6 @@
-package wiselarder.core.winter;
+package wiselarder.core.herd;
 
-import wiselarder.core.winter.NutrientTable.Kept;
+import wiselarder.core.herd.NutrientTable.Kept;
 
 /**
  * Nutrients that feeding brings onto a piece of ground and leaves there, kg of the element.
@@ -10,7 +10,8 @@ import wiselarder.core.winter.NutrientTable.Kept;
 public record Nutrients(double nKg, double pKg, double kKg) {
   public static final Nutrients NONE = new Nutrients(0, 0, 0);
 
-  private static final double PROTEIN_PER_NITROGEN = 6.25;
+  /** Protein is reckoned as so many times its nitrogen. */
+  public static final double PROTEIN_PER_NITROGEN = 6.25;
 
   /** What is in some feed, by its percent of dry matter. */
   public static Nutrients in(double dmKg, double proteinPct, double phosphorusPct, double kPct) {
@@ -50,11 +51,9 @@ public record Nutrients(double nKg, double pKg, double kKg) {
     double excreted = eaten.nKg * (1 - by.nKept());
     Nutrients rest =
         new Nutrients(0, eaten.pKg * (1 - by.pKept()), eaten.kKg * (1 - by.kKept())).plus(refused);
-    double middle = 1 - (by.nLostLow() + by.nLostHigh()) / 2;
     return new LeftBehind(
         rest.plus(new Nutrients(excreted * (1 - by.nLostHigh()), 0, 0)),
         rest.plus(new Nutrients(excreted * (1 - by.nLostLow()), 0, 0)),
-        // what goes into the air comes from urine first
-        Math.max(0, excreted * by.nInUrine() - excreted * (1 - middle)));
+        eaten.nKg * by.nSoonShare());
   }
 }

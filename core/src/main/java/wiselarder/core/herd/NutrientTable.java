@@ -1,4 +1,4 @@
-package wiselarder.core.winter;
+package wiselarder.core.herd;
 
 import java.util.HashMap;
 import java.util.Map;
@@ -24,7 +24,17 @@ public final class NutrientTable {
       double nInUrine,
       double nLostLow,
       double nLostHigh,
-      String note) {}
+      String note) {
+
+    /**
+     * Share of the nitrogen eaten that the next season's growth may find: that of urine, less what
+     * goes into the air in the middle, which comes from urine first.
+     */
+    public double nSoonShare() {
+      double lost = (nLostLow + nLostHigh) / 2;
+      return (1 - nKept) * Math.max(0, nInUrine - lost);
+    }
+  }
 
   /** Where rows of the table of animals go by another name; the others begin with it. */
   private static final Map<String, String> ROW =
