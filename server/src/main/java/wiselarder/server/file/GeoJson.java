@@ -267,9 +267,14 @@ public final class GeoJson {
       for (Named named : fields) {
         try {
           Outline bare = new Outline(named.edge, List.of());
-          Outline outline = new Outline(named.edge, within(named.name, bare));
-          Survey.Measured m = Survey.measure(outline);
           Field known = known(named);
+          boolean drawn = known != null && known.outline() != null;
+          Outline outline =
+              new Outline(
+                  named.edge,
+                  within(named.name, bare),
+                  drawn ? known.outline().pads() : List.of());
+          Survey.Measured m = Survey.measure(outline);
           Field field =
               known != null
                   ? known.shaped(known.id(), known.name(), outline)

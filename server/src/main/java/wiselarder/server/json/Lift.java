@@ -5,6 +5,7 @@ import java.util.List;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
+import wiselarder.core.plan.BaleField;
 import wiselarder.core.records.ConditionSeen;
 import wiselarder.core.records.Fact;
 import wiselarder.core.records.LotCounted;
@@ -35,11 +36,15 @@ import wiselarder.core.records.LotTested;
  * <tr><td>14 to 15<td>stems, moves, fields shut and opened by hand, heads, stakes and what else was seen
  *     among the records: none where missing
  * <tr><td>15 to 16<td>births and photos among the records, what was left of bales: none where missing
+ * <tr><td>16 to 17<td>bales set out on fields: none where missing
+ * <tr><td>17 to 18<td>fields fed off in breaks: none where missing
+ * <tr><td>18 to 19<td>pads kept with their winter: none where missing; bales set out leave pads alone
+ *     for two years, lie on their round side, are bare before the freeze and of one lot
  * </table>
  */
 public final class Lift {
   /** The version that is written. */
-  public static final int PRESENT = 18;
+  public static final int PRESENT = 19;
 
   private static final JsonNode NONE = Json.MAPPER.createArrayNode();
 
@@ -71,7 +76,19 @@ public final class Lift {
     if (version < 7) {
       list(part.path("plan"), "steps").forEach(Lift::portion);
     }
+    if (version < 19) {
+      list(part.path("plan"), "bales").forEach(Lift::plainBales);
+    }
     return new Lifted(part, List.copyOf(lift.records));
+  }
+
+  private static void plainBales(JsonNode bales) {
+    if (bales instanceof ObjectNode set) {
+      set.put("padWinters", BaleField.USUAL_PAD_WINTERS);
+      set.put("onEnd", false);
+      set.put("stringsOnDay", false);
+      set.putNull("mixed");
+    }
   }
 
   private static void portion(JsonNode step) {

@@ -13,6 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import wiselarder.core.plan.BaleField;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Portion;
 import wiselarder.core.quantity.Refused;
@@ -41,7 +42,7 @@ class FarmFileTest {
 
   /** Every version that was ever written says the same of the same farm. */
   @ParameterizedTest
-  @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15})
+  @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18})
   void aFileOfEveryOlderVersionIsStillRead(int version) {
     FarmFile.Content old =
         FarmFile.read(Path.of("src/test/resources/files/version-%d.json".formatted(version)));
@@ -85,12 +86,31 @@ class FarmFileTest {
     assertThat(FarmFile.read(old).plans().get(0).plan().steps().get(0).portion()).isNull();
   }
 
+  /** Of bales set out nothing was known of pads, strings and mixing. */
+  @Test
+  void balesSetOutBeforeLieAsTheyLay() throws IOException {
+    String old =
+        Files.readString(Path.of("src/test/resources/files/version-18.json"))
+            .replace(
+                "\"bales\": []",
+                "\"bales\": [{\"id\": \"b\", \"fieldId\": \"croft\", \"lotId\": \"squares\","
+                    + " \"bales\": 20, \"atOnce\": 4, \"counts\": [], \"spacing\": {\"alongM\": 6,"
+                    + " \"acrossM\": 8, \"rowsDeg\": 0, \"shiftAlongM\": 0, \"shiftAcrossM\": 0},"
+                    + " \"edgeM\": 5, \"waterM\": 10, \"fromLast\": false,"
+                    + " \"mostHeadDaysPerHa\": null, \"places\": []}]");
+    BaleField read = FarmFile.read(old).plans().get(0).plan().bales().get(0);
+    assertThat(read.padWinters()).isEqualTo(2);
+    assertThat(read.onEnd() || read.stringsOnDay()).isFalse();
+    assertThat(read.mixed()).isNull();
+    assertThat(read.counts()).isEmpty();
+  }
+
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',
       value = {
-        "\"version\": 18 | \"version\": 19 | file_version {version=19, newest=18}",
-        "\"version\": 18 | \"version\": \"two\" | file_version {version=-1, newest=18}",
+        "\"version\": 19 | \"version\": 20 | file_version {version=20, newest=19}",
+        "\"version\": 19 | \"version\": \"two\" | file_version {version=-1, newest=19}",
         "wise-larder-farm | other | foreign_file {format=wise-larder-farm}",
         "\"areaHa\": 2.4 | \"areaHa\": -2 | plans[0].farm.fields[0]: field.areaHa: out_of_range {value=-2.0, min=0.01, max=5000.0}",
         "\"head\": 9 | \"tail\": 1, \"head\": 9 | unknown_name {name=tail, known=",

@@ -28,7 +28,8 @@ class WinterApiTest {
         {"id": "%s", "fieldId": "%s", "lotId": "first-cut", "bales": %d, "atOnce": %d,
          "counts": [%s], "spacing": {"alongM": 12, "acrossM": 15, "rowsDeg": 0, "shiftAlongM": 0,
          "shiftAcrossM": 0}, "edgeM": 8, "waterM": 10, "fromLast": false,
-         "mostHeadDaysPerHa": null}"""
+         "mostHeadDaysPerHa": null, "places": [], "padWinters": 2, "onEnd": false,
+         "stringsOnDay": false, "mixed": null}"""
         .formatted(id, field, bales, atOnce, counts);
   }
 
