@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Off, Outline } from '../api/client';
-  import { pathOf, type MapView } from './geometry';
+  import { pathOf, xOf, yOf, type MapView } from './geometry';
 
   let { outline, view }: { outline: Outline; view: MapView } = $props();
   const COLOURS: Record<Off['kind'], string> = {
@@ -11,6 +11,20 @@
   };
 </script>
 
+{#each outline.pads as winter (winter.eatenUp)}
+  {#each winter.at as pad (`${pad.eastM} ${pad.northM}`)}
+    <circle
+      class="pad"
+      cx={xOf(view, pad)}
+      cy={yOf(view, pad)}
+      r={Math.max(2, 2.5 * view.scale)}
+      fill={COLOURS.OLD_BALE_PAD}
+      fill-opacity="0.25"
+      stroke={COLOURS.OLD_BALE_PAD}
+      stroke-dasharray="1 3"
+    />
+  {/each}
+{/each}
 {#each outline.off as off, i (i)}
   {@const line = off.kind === 'WATERWAY'}
   {@const d = pathOf(view, off.points, !line)}

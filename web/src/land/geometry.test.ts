@@ -73,9 +73,9 @@ describe('a sketch map', () => {
   });
   it('takes an outline as whole from three corners, a waterway from two', () => {
     const line = { kind: 'WATERWAY' as const, name: '', points: square.slice(0, 2), bufferM: 10 };
-    expect(whole({ edge: square.slice(0, 2), off: [] })).toBe(false);
-    expect(whole({ edge: square, off: [line] })).toBe(true);
-    expect(whole({ edge: square, off: [{ ...line, kind: 'POND' }] })).toBe(false);
+    expect(whole({ edge: square.slice(0, 2), off: [], pads: [] })).toBe(false);
+    expect(whole({ edge: square, off: [line], pads: [] })).toBe(true);
+    expect(whole({ edge: square, off: [{ ...line, kind: 'POND' }], pads: [] })).toBe(false);
   });
 });
 

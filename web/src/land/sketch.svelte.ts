@@ -15,7 +15,7 @@ export type Tool = 'CORNERS' | Off['kind'] | 'PART';
 export class Sketch {
   private readonly open = thePlan();
   fieldId = $state('');
-  outline = $state<Outline>({ edge: [], off: [] });
+  outline = $state<Outline>({ edge: [], off: [], pads: [] });
   tool = $state<Tool>('CORNERS');
   /** Points of the line or shape that is being drawn inside, or of the line that parts. */
   line = $state<Point[]>([]);
@@ -33,7 +33,7 @@ export class Sketch {
   choose(fieldId: string) {
     this.fieldId = fieldId;
     this.outline = structuredClone(
-      $state.snapshot(this.field?.outline ?? { edge: [], off: [] }) as Outline,
+      $state.snapshot(this.field?.outline ?? { edge: [], off: [], pads: [] }) as Outline,
     );
     this.line = [];
     this.steps = [];

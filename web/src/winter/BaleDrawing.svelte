@@ -18,6 +18,8 @@
     onwire,
     places,
     onplace,
+    onEnd,
+    rowsDeg,
   }: {
     outline: Outline;
     bales: BaleWinter;
@@ -28,11 +30,16 @@
     onchoose: (place: number) => void;
     /** The wire of the chosen section is drawn behind so many of all bales; left out: it stands. */
     onwire?: (place: number, behind: number) => void;
+    /** Round from above, or lying across the row. */
+    onEnd: boolean;
+    rowsDeg: number;
     places: BaleField['places'];
     /** Something that stands there is drawn elsewhere; left out: it stays. */
     onplace?: (place: number, at: Point) => void;
   } = $props();
 
+  /** A bale on its side is as wide as that, of its diameter. */
+  const LIES = 0.8;
   const now = today();
   const eaten = (to: string | null) => to !== null && to <= now;
   let taken = $state(-1);
@@ -72,17 +79,23 @@
       {#if s.wire.length && i !== chosen}
         <path class="wire" d={s.wire.map((w) => pathOf(view, w, false)).join(' ')} />
       {/if}
-      {#each s.spots as spot (`${spot.row} ${spot.place}`)}
+      {#each s.spots as spot, n (`${spot.row} ${spot.place}`)}
         <!-- the list below chooses a section for the keyboard -->
         <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
-        <circle
+        <rect
           class="bale"
+          class:other={s.others.includes(n)}
           class:eaten={eaten(s.toExclusive)}
           class:closed={s.from === null}
           class:chosen={i === chosen}
-          cx={xOf(view, spot.at)}
-          cy={yOf(view, spot.at)}
-          r={radius}
+          x={xOf(view, spot.at) - radius}
+          y={yOf(view, spot.at) - (onEnd ? radius : LIES * radius)}
+          width={2 * radius}
+          height={2 * (onEnd ? radius : LIES * radius)}
+          rx={onEnd ? radius : 1}
+          transform={onEnd
+            ? undefined
+            : `rotate(${rowsDeg} ${xOf(view, spot.at)} ${yOf(view, spot.at)})`}
           onclick={() => onchoose(i)}
         />
       {/each}
@@ -114,6 +127,10 @@
     fill: #b5673c;
     stroke: #7a3f1d;
     cursor: pointer;
+  }
+  .bale.other {
+    fill: #e8c65a;
+    stroke: #8a6d12;
   }
   .bale.closed {
     fill: #d9c6b8;

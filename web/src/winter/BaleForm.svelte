@@ -14,6 +14,18 @@
   const set = (part: Partial<BaleField>) => onchange({ ...bales, ...part });
   const space = (part: Partial<BaleField['spacing']>) =>
     set({ spacing: { ...bales.spacing, ...part } });
+  const others = $derived([
+    { id: '', name: 'all of one lot' },
+    ...lots.filter((l) => l.id !== bales.lotId),
+  ]);
+  const STANDS = [
+    { id: 'side', name: 'on their round side' },
+    { id: 'end', name: 'on their flat end' },
+  ];
+  const STRINGS = [
+    { id: 'before', name: 'all before the freeze' },
+    { id: 'day', name: 'each on its day' },
+  ];
   const EDGES = $derived([
     { id: 'first', name: 'first row' },
     { id: 'last', name: 'last row' },
@@ -31,8 +43,24 @@
     label="Bales of"
     value={bales.lotId}
     options={lots}
-    onchange={(v) => set({ lotId: v, counts: [] })}
+    onchange={(v) =>
+      set({ lotId: v, counts: [], mixed: bales.mixed?.lotId === v ? null : bales.mixed })}
   />
+  {#if others.length > 1}
+    <Choice
+      label="Among them"
+      value={bales.mixed?.lotId ?? ''}
+      options={others}
+      onchange={(v) => set({ mixed: v ? { lotId: v, every: bales.mixed?.every ?? 5 } : null })}
+    />
+  {/if}
+  {#if bales.mixed}
+    <NumberField
+      name="mixed.every"
+      value={bales.mixed.every}
+      onchange={(v) => v && set({ mixed: { ...bales.mixed!, every: v } })}
+    />
+  {/if}
   <NumberField name="bales.bales" value={bales.bales} onchange={(v) => v && set({ bales: v })} />
   <NumberField
     name="bales.atOnce"
@@ -71,6 +99,23 @@
     name="spacing.shiftAcrossM"
     value={bales.spacing.shiftAcrossM}
     onchange={(v) => space({ shiftAcrossM: v ?? 0 })}
+  />
+  <NumberField
+    name="bales.padWinters"
+    value={bales.padWinters}
+    onchange={(v) => set({ padWinters: v ?? 0 })}
+  />
+  <Choice
+    label="They stand"
+    value={bales.onEnd ? 'end' : 'side'}
+    options={STANDS}
+    onchange={(v) => set({ onEnd: v === 'end' })}
+  />
+  <Choice
+    label="Strings and net come off"
+    value={bales.stringsOnDay ? 'day' : 'before'}
+    options={STRINGS}
+    onchange={(v) => set({ stringsOnDay: v === 'day' })}
   />
   <NumberField
     name="bales.mostHeadDaysPerHa"

@@ -1,26 +1,38 @@
 <script lang="ts">
   import { tick } from 'svelte';
-  import type { BaleField, BaleWinter } from '../api/client';
+  import type { BaleField, BaleWinter, Lot } from '../api/client';
   import NumberField from '../form/NumberField.svelte';
   import { printAlone } from '../form/printed';
   import { thePlan } from '../plan/context';
   import { freshId } from '../plan/session.svelte';
-  import { fullDate, isoOf, longDate } from '../units/dates';
+  import { fullDate, isoOf, lastDay, longDate, today } from '../units/dates';
   import { amount, figure, unitOf } from '../units/units';
   import {
     baleVerdict,
     baleWarning,
     daysOf,
+    mixtureText,
     nutrientText,
     sectionText,
     sectionTitle,
   } from '../words/winter';
+  import { leavingsText } from '../words/feeds';
   import { plural } from '../words/year';
   import BaleDrawing from './BaleDrawing.svelte';
   import BaleForm from './BaleForm.svelte';
   import Laid from './Laid.svelte';
   import { middleOf } from './breaks';
-  import { fresh, withCount, withWire } from './layout';
+  import {
+    fresh,
+    keptPads,
+    padsOf,
+    withCount,
+    withNext,
+    withOtherLot,
+    withoutPads,
+    withPads,
+    withWire,
+  } from './layout';
   import Places from './Places.svelte';
   import Sites from './Sites.svelte';
   import Strip from './Strip.svelte';
@@ -64,7 +76,23 @@
   });
   const isNew = $derived(draft !== null && !plan.bales.some((b) => b.id === draft!.id));
   const nameOf = (id: string) => farm.fields.find((f) => f.id === id)?.name ?? id;
-  const lotName = $derived(lots.find((l) => l.id === bales?.lotId)?.name ?? '');
+  const lot = $derived(lots.find((l) => l.id === bales?.lotId));
+  const lotName = $derived(lot?.name ?? '');
+  const otherName = $derived(lots.find((l) => l.id === bales?.mixed?.lotId)?.name ?? '');
+  const stated = $derived(
+    plan.cuts
+      .map((c) => c.lot)
+      .concat(
+        plan.purchases.map((p) => p.lot),
+        farm.lots,
+      ),
+  );
+  const unitName = $derived(stated.find((l) => l.id === bales?.lotId)?.unitName ?? 'bale');
+  const leavings = $derived(lot?.leavings ?? null);
+  const pads = $derived(winter ? padsOf(winter) : null);
+  const kept = $derived(pads && field?.outline ? keptPads(field.outline, pads.eatenUp) : null);
+  /** Days on which stock are fed here with nothing driven. */
+  const fedDays = $derived((winter?.sections ?? []).reduce((n, s) => n + daysOf(s), 0));
   const mayChange = $derived(open.mayPlan);
 
   /** One question at a time: the last one that was asked is the one that is shown. */
@@ -122,6 +150,40 @@
       draft = null;
       chosenId = '';
     }
+    working = false;
+  }
+  async function padsKept(outline: NonNullable<typeof field>['outline']) {
+    working = true;
+    await open.edit([{ putField: { ...field!, outline } }]);
+    working = false;
+  }
+  /** The lot is fed as bales are that lie so long, wherever it comes from. */
+  async function fedWhereItLies() {
+    working = true;
+    const lies = (l: Lot): Lot => ({ ...l, feedingMethodId: winter!.fittingMethodId });
+    const id = bales!.lotId;
+    await open.edit([
+      ...farm.lots.filter((l) => l.id === id).map((l) => ({ putLot: lies(l) })),
+      ...plan.cuts
+        .filter((c) => c.lot.id === id)
+        .map((c) => ({ putCut: { ...c, lot: lies(c.lot) } })),
+      ...plan.purchases
+        .filter((p) => p.lot.id === id)
+        .map((p) => ({ putPurchase: { ...p, lot: lies(p.lot) } })),
+    ]);
+    working = false;
+  }
+  /** The other lot as much of the ration as lies in the line. */
+  async function feedOther() {
+    working = true;
+    const known = plan.steps.map((s) => s.id);
+    const edits = winter!.mixture!.groupIds.map((groupId) => {
+      const id = freshId(`${groupId}-mixed`, known);
+      known.push(id);
+      const steps = withOtherLot(plan.steps, { id, groupId }, bales!.mixed!.lotId, winter!);
+      return { setFeeding: { groupId, steps } };
+    });
+    await open.edit(edits);
     working = false;
   }
   function look(id: string) {
@@ -209,6 +271,8 @@
           chosen={at}
           system={open.system}
           places={bales.places}
+          onEnd={bales.onEnd}
+          rowsDeg={bales.spacing.rowsDeg}
           onplace={mayChange
             ? (i, at) =>
                 change({
@@ -286,6 +350,10 @@
                 <dt>Not eaten, by the way it is fed</dt>
                 <dd>{Math.round(100 * winter.lostShare)}%</dd>
               </div>
+              <div>
+                <dt>Days on which nothing is driven to them</dt>
+                <dd>{fedDays}</dd>
+              </div>
             {/if}
           </dl>
           {#if winter.from}
@@ -296,12 +364,69 @@
           {/if}
           {#each winter.cautions as c (c.warning)}
             <p class="warn" role="note">{baleWarning(c, winter, open.system)}</p>
+            {#if c.warning === 'LOSS_OTHERWISE' && mayChange && !draft}
+              <button class="btn plain no-print" disabled={working} onclick={fedWhereItLies}
+                >Reckon with {Math.round(100 * c.value)}%</button
+              >
+            {/if}
           {/each}
         </section>
+        {#if winter.mixture && bales.mixed}
+          <section class="panel" aria-labelledby="mixed-title" data-testid="mixture">
+            <h2 id="mixed-title">{otherName} among it</h2>
+            <p>{mixtureText(winter.mixture, otherName, open.system)}</p>
+            {#if mayChange && !draft && winter.from && winter.cautions.some((c) => c.warning === 'MIXED_OTHERWISE')}
+              <button class="btn plain no-print" disabled={working} onclick={feedOther}
+                >Feed {Math.round(100 * winter.mixture.otherShare)}% of it beside {lotName}</button
+              >
+            {/if}
+          </section>
+        {/if}
+        {#if leavings}
+          <section class="panel" aria-labelledby="seen-title" data-testid="leavings">
+            <h2 id="seen-title">What was left</h2>
+            <p>{leavingsText(leavings, unitName)}</p>
+            <p class="quiet fine">
+              The plan reckons what comes with the mean of what was seen and of the way it is fed.
+            </p>
+            {#if mayChange && leavings.nextUnits !== bales.atOnce}
+              <button
+                class="btn plain no-print"
+                onclick={() =>
+                  change(withNext(bales, winter.sections, today(), leavings.nextUnits))}
+                >Open {leavings.nextUnits} at once from here on</button
+              >
+            {/if}
+          </section>
+        {/if}
         {#if winter.from}
           <section class="panel" aria-labelledby="left-title" data-testid="left-for-grass">
             <h2 id="left-title">Left for the grass</h2>
             <p>{nutrientText(winter, open.system)}</p>
+            {#if pads && mayChange && !draft}
+              <div class="row no-print">
+                {#if kept}
+                  <button
+                    class="btn plain"
+                    disabled={working}
+                    onclick={() => padsKept(withoutPads(field.outline!, pads.eatenUp))}
+                    >Forget these pads</button
+                  >
+                {:else}
+                  <button
+                    class="btn plain"
+                    disabled={working}
+                    onclick={() => padsKept(withPads(field.outline!, pads))}
+                    >Keep the {pads.at.length} pads</button
+                  >
+                {/if}
+              </div>
+              <p class="quiet fine">
+                {kept
+                  ? `${kept.at.length} pads are kept, eaten up by ${longDate(lastDay(kept.eatenUp))}. Bales of the winters after that leave them alone for as many years as they are told to.`
+                  : 'Kept with their winter, bales of the next ones leave them alone; they take no area off.'}
+              </p>
+            {/if}
             {#if typeof field.lie.soilTest?.phosphorusMgPerKg === 'number'}
               <p>Soil: phosphorus {field.lie.soilTest.phosphorusMgPerKg} mg/kg by its test.</p>
             {/if}
@@ -317,8 +442,15 @@
                 : ''}.
             </li>
             <li>
-              Net, twine and film come off and are taken away before stock reach a bale: eaten, they
-              kill.
+              {bales.stringsOnDay
+                ? 'Net, twine and film come off each bale on its day, before stock reach it,'
+                : 'Net, twine and film come off all of them before the ground freezes, film that keeps feed from spoiling on the day;'}
+              and are counted back in, one for each bale: eaten, they kill.
+            </li>
+            <li>
+              {bales.onEnd
+                ? 'On their flat end they shed strings easily and take up rain: not for weeks in the wet.'
+                : 'On their round side rain runs off: across the slope, chocked, or they roll.'}
             </li>
             <li>Water, shelter and a dry place to lie, on safe ground away from streams.</li>
           </ul>

@@ -1,6 +1,19 @@
 import { describe, expect, test } from 'vitest';
-import type { BaleField, BaleSection } from '../api/client';
-import { acrossLongest, barLength, behindAt, paperScale, withCount, withWire } from './layout';
+import type { BaleField, BaleSection, BaleWinter, FeedStep, Outline } from '../api/client';
+import {
+  acrossLongest,
+  barLength,
+  behindAt,
+  keptPads,
+  padsOf,
+  paperScale,
+  withCount,
+  withNext,
+  withOtherLot,
+  withoutPads,
+  withPads,
+  withWire,
+} from './layout';
 
 const at = (eastM: number, northM: number) => ({ eastM, northM });
 let placed = 0;
@@ -9,6 +22,8 @@ const section = (n: number): BaleSection => ({
   toExclusive: null,
   spots: Array.from({ length: n }, () => ({ row: 0, place: placed, at: at(10 * placed++, 0) })),
   wire: [],
+  others: [],
+  offeredDays: null,
   toTroughM: null,
 });
 placed = 0;
@@ -48,5 +63,51 @@ describe('the drawing', () => {
     expect(paperScale(200, 100)).toBe(1000);
     expect(barLength(300, 'METRIC')).toEqual({ m: 50, text: '50 m' });
     expect(barLength(300, 'IMPERIAL').text).toBe('100 ft');
+  });
+
+  test('pads are kept once for a winter', () => {
+    const winter = {
+      toExclusive: '2028-03-04',
+      sections: [{ ...section(2), from: '2028-01-01' }, section(3)],
+    } as unknown as BaleWinter;
+    const pads = padsOf(winter)!;
+    // what stayed closed left none
+    expect(pads.at).toHaveLength(2);
+    const bare: Outline = { edge: [], off: [], pads: [] };
+    const once = withPads(withPads(bare, pads), { ...pads, eatenUp: '2028-03-20' });
+    expect(once.pads.map((p) => p.eatenUp)).toEqual(['2028-03-20']);
+    const twice = withPads(once, { ...pads, eatenUp: '2029-03-01' });
+    expect(twice.pads).toHaveLength(2);
+    expect(withoutPads(twice, '2028-03-04').pads.map((p) => p.eatenUp)).toEqual(['2029-03-01']);
+    expect(keptPads(twice, '2030-03-01')).toBeNull();
+  });
+
+  test('straw in the line is fed first, and for as long as the line then lasts', () => {
+    const winter = {
+      from: '2027-11-01',
+      toExclusive: '2028-01-20',
+      mixture: { otherShare: 0.2 },
+    } as unknown as BaleWinter;
+    const steps = [
+      { id: 'a', groupId: 'cows', kind: 'STORE', sourceIds: ['hay'], portion: null },
+      { id: 'b', groupId: 'ewes', kind: 'STORE', sourceIds: [], portion: null },
+    ] as unknown as FeedStep[];
+    const once = withOtherLot(steps, { id: 'cows-mixed', groupId: 'cows' }, 'straw', winter);
+    expect(once.map((s) => s.id)).toEqual(['cows-mixed', 'a']);
+    // eighty days of hay are a hundred with a fifth of straw
+    expect(once[0]).toMatchObject({ fromInclusive: '2027-11-01', toExclusive: '2028-02-09' });
+    expect(once[0].portion).toEqual({ bound: 'AT_MOST', share: 0.2, kgPerHeadDay: null });
+    // pressed again it takes its own place
+    const again = withOtherLot(once, { id: 'cows-mixed-2', groupId: 'cows' }, 'straw', winter);
+    expect(again.map((s) => s.id)).toEqual(['cows-mixed-2', 'a']);
+  });
+
+  test('what is opened from here on leaves what is open as it is', () => {
+    const laid = { counts: [], atOnce: 8 } as unknown as BaleField;
+    const sections = ['2027-11-01', '2027-11-09', '2027-11-20'].map((from) => ({
+      ...section(8),
+      from,
+    }));
+    expect(withNext(laid, sections, '2027-11-10', 6)).toMatchObject({ counts: [8, 8], atOnce: 6 });
   });
 });

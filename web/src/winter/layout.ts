@@ -1,5 +1,14 @@
 /** Bales on a field as a keeper changes them. */
-import type { BaleField, BaleSection, Field, Point } from '../api/client';
+import type {
+  BaleField,
+  BaleSection,
+  BaleWinter,
+  FeedStep,
+  Field,
+  Outline,
+  Point,
+} from '../api/client';
+import { dayOf, isoOf } from '../units/dates';
 import type { System } from '../units/units';
 
 /** Forty by fifty feet, or twelve by fifteen metres. */
@@ -47,7 +56,76 @@ export function fresh(id: string, field: Field, lotId: string, system: System): 
     fromLast: false,
     mostHeadDaysPerHa: null,
     places: [],
+    padWinters: 2,
+    onEnd: false,
+    stringsOnDay: false,
+    mixed: null,
   };
+}
+
+/** Pads kept again for the same winter take the place of the others: so many days about its end. */
+const SAME_WINTER_DAYS = 200;
+
+/** The pads of a winter's bales that were opened, in the middle of each. */
+export function padsOf(winter: BaleWinter): Outline['pads'][number] | null {
+  const at = winter.sections
+    .filter((s) => s.from !== null)
+    .flatMap((s) => s.spots.map((p) => p.at));
+  return winter.toExclusive && at.length ? { eatenUp: winter.toExclusive, at } : null;
+}
+
+/** Those of an outline that are of the same winter. */
+export const keptPads = (outline: Outline, eatenUp: string) =>
+  outline.pads.find((p) => Math.abs(dayOf(p.eatenUp, eatenUp)) < SAME_WINTER_DAYS) ?? null;
+
+export function withPads(outline: Outline, pads: Outline['pads'][number]): Outline {
+  const same = keptPads(outline, pads.eatenUp);
+  return { ...outline, pads: [...outline.pads.filter((p) => p !== same), pads] };
+}
+
+export const withoutPads = (outline: Outline, eatenUp: string): Outline => {
+  const same = keptPads(outline, eatenUp);
+  return { ...outline, pads: outline.pads.filter((p) => p !== same) };
+};
+
+/**
+ * The order of feeds of a group with the other lot of a mixed line before all else, for as long as
+ * the line lasts then: so much longer than without it.
+ */
+export function withOtherLot(
+  steps: FeedStep[],
+  own: Pick<FeedStep, 'id' | 'groupId'>,
+  lotId: string,
+  winter: Pick<BaleWinter, 'from' | 'toExclusive' | 'mixture'>,
+): FeedStep[] {
+  const share = Math.round(1000 * winter.mixture!.otherShare) / 1000;
+  const days = Math.ceil(dayOf(winter.from!, winter.toExclusive!) / (1 - share));
+  const step: FeedStep = {
+    ...own,
+    kind: 'STORE',
+    sourceIds: [lotId],
+    fromInclusive: winter.from,
+    toExclusive: isoOf(winter.from!, days),
+    portion: { bound: 'AT_MOST', share, kgPerHeadDay: null },
+    roundDays: null,
+  };
+  const others = steps.filter(
+    (s) =>
+      s.groupId === own.groupId &&
+      !(s.kind === 'STORE' && s.sourceIds.length === 1 && s.sourceIds[0] === lotId && s.portion),
+  );
+  return [step, ...others];
+}
+
+/** The bales with so many at once in the sections that are opened from a day on. */
+export function withNext(
+  bales: BaleField,
+  sections: BaleSection[],
+  from: string,
+  atOnce: number,
+): BaleField {
+  const done = sections.filter((s) => s.from !== null && s.from <= from);
+  return { ...bales, counts: done.map((s) => s.spots.length), atOnce };
 }
 
 /** How many bales stand before a section. */

@@ -46,6 +46,8 @@ const STATED_NAMES: Record<StatedName, string> = {
   'bales.edgeM': 'Free along the edge',
   'bales.waterM': 'Free along water, at least',
   'bales.mostHeadDaysPerHa': 'At most',
+  'bales.padWinters': 'Old pads left alone, years',
+  'mixed.every': 'One of them in every',
   'breaks.towardsDeg': 'Moved on towards, degrees from north',
   'breaks.downhillDeg': 'Water runs off towards, degrees',
   'breaks.daysEach': 'Days on each break',

@@ -117,6 +117,7 @@ const SENTENCES: { [C in RefusalCode]: (v: RefusalValues[C], at: At) => string }
     'The tables hold no growth for this stand in this climate. Type the twelve monthly rates.',
   twelve_months: (v) => `Twelve monthly rates are needed, January first; ${v.given} are there.`,
   no_outline: (v) => `${v.field} is not drawn on the map yet: draw it, then part it.`,
+  mixed_with_itself: () => 'Bales of another lot than the first are accepted among them.',
   stands_at_water: (v, at) =>
     `${STANDING[v.what] ?? 'This'} ${distance(v.distanceM, at)} from water: ${distance(v.leastM, at)} and more are accepted, where no dung runs in.`,
   not_in_two: (v) =>

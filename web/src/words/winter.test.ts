@@ -3,6 +3,7 @@ import type { BaleWinter } from '../api/client';
 import {
   baleVerdict,
   baleWarning,
+  mixtureText,
   nutrientText,
   sectionText,
   sectionTitle,
@@ -21,6 +22,9 @@ const bales = (over: Partial<BaleWinter> = {}): BaleWinter => ({
   laid: 126,
   opened: 126,
   sections: [],
+  pads: [],
+  fittingMethodId: 'f_bale_graze_3_4d',
+  mixture: null,
   from: '2027-11-08',
   toExclusive: '2028-03-04',
   lostShare: 0.14,
@@ -37,6 +41,8 @@ const section = (from: string | null, toExclusive: string | null, n = 12) => ({
   toExclusive,
   spots: spots(n),
   wire: [],
+  others: [],
+  offeredDays: null as number | null,
   toTroughM: null,
 });
 
@@ -56,6 +62,8 @@ describe('bales set out', () => {
     expect(sectionText(s, 3)).toBe('12 bales: feed for 3 days, to 12 January.');
     expect(sectionText(s, 4)).toContain('4 in a normal year; every later move comes sooner.');
     expect(sectionText(section(null, null, 1), null)).toMatch(/^1 bale stay/);
+    expect(sectionText({ ...s, offeredDays: 3.6 }, null)).not.toContain('hold');
+    expect(sectionText({ ...s, offeredDays: 4.44 }, null)).toContain('hold 4.4 days of what');
   });
 
   test('warn in the units of who reads', () => {
@@ -84,9 +92,34 @@ describe('bales set out', () => {
     expect(say('TAKEN')).toBe('bales stand there');
   });
 
+  test('say what straw among them changes', () => {
+    const mixture = {
+      otherShare: 0.19,
+      alone: { proteinPct: 9.5, tdnPct: 56, costPerTonneDm: 150 },
+      mixed: { proteinPct: 8.4, tdnPct: 54, costPerTonneDm: 131 },
+      proteinNeedPct: 8.1,
+      tdnNeedPct: 54.2,
+      groupIds: ['cows'],
+    };
+    const text = mixtureText(mixture, 'Oat straw', 'METRIC');
+    expect(text).toMatch(/^19% of the dry matter is Oat straw: 8.4% protein, 54% TDN together/);
+    expect(text).toContain('131 a tonne instead of 150 a tonne');
+    expect(text).toContain('enough for those who eat there');
+    const poor = { ...mixture, proteinNeedPct: 9.2 };
+    expect(mixtureText(poor, 'Oat straw', 'METRIC')).toContain(
+      'want 9.2% protein at their neediest: both together are short of it.',
+    );
+    const bare = { ...mixture, proteinNeedPct: 9.8 };
+    expect(mixtureText(bare, 'Oat straw', 'METRIC')).toContain(
+      'short of it, as the first is alone.',
+    );
+    const free = { ...mixture, alone: { ...mixture.alone, costPerTonneDm: null } };
+    expect(mixtureText(free, 'Oat straw', 'METRIC')).toContain('is not known');
+  });
+
   test('leave something for the grass', () => {
     expect(nutrientText(bales(), 'METRIC')).toContain(
-      'nitrogen 148, phosphorus 24, potassium 190 kg/ha. Of the nitrogen 110 to 130 stay, about 45',
+      'nitrogen 148, phosphorus 24, potassium 190 kg/ha. Of the nitrogen 110 to 130 stay. About 45',
     );
   });
 });

@@ -33,11 +33,15 @@ export function sectionText(s: BaleSection, usualDays: number | null): string {
     days === 0
       ? 'eaten the same day'
       : `feed for ${days} ${plural('day', days)}, to ${longDate(lastDay(s.toExclusive!))}`;
+  const offered =
+    days > 0 && s.offeredDays !== null && Math.abs(s.offeredDays - days) >= 1
+      ? ` They hold ${s.offeredDays.toFixed(s.offeredDays < 10 ? 1 : 0)} days of what these stock want.`
+      : '';
   const late =
     usualDays !== null && usualDays !== days
       ? ` ${usualDays} in a normal year${days < usualDays ? '; every later move comes sooner' : ''}.`
       : '';
-  return `${bales}: ${lasts}.${late}`;
+  return `${bales}: ${lasts}.${offered}${late}`;
 }
 
 /** A warning in a sentence. */
@@ -59,9 +63,42 @@ export function baleWarning(
       return `${amount(c.value, 'distance', system)} are kept along water; this slope asks for ${amount(c.against, 'distance', system)}. Local rules stand above that.`;
     case 'STEEP':
       return `${Math.round(c.value)} degrees: no site for bales if any other is to be had. Bales roll, and water runs off quickly.`;
+    case 'LOSS_OTHERWISE':
+      return `Bales that lie as long as these lose about ${Math.round(100 * c.value)}%; as the lot is fed, ${Math.round(100 * c.against)}% are reckoned with. Right only with rings or feeders over them.`;
+    case 'MIXED_OTHERWISE':
+      return `The plan opens ${c.value} of the other lot while these last; ${c.against} lie among them. The order of feeds says how much of it they get.`;
     case 'MUCH_LOST':
       return `${Math.round(100 * c.value)}% is not eaten: too few mouths for so many bales at once, or too long on them.`;
   }
+}
+
+/** Whether the first lot is no better than what is wanted without the other. */
+const alone = (m: NonNullable<BaleWinter['mixture']>) =>
+  m.alone.proteinPct < m.proteinNeedPct - 0.05 || m.alone.tdnPct < m.tdnNeedPct - 0.5;
+
+/** What the other lot among them changes. */
+export function mixtureText(
+  m: NonNullable<BaleWinter['mixture']>,
+  other: string,
+  system: System,
+): string {
+  const worth = (b: typeof m.mixed) =>
+    `${b.proteinPct.toFixed(1)}% protein, ${b.tdnPct.toFixed(0)}% TDN`;
+  const cost =
+    m.alone.costPerTonneDm !== null && m.mixed.costPerTonneDm !== null
+      ? ` The dry matter costs ${amount(m.mixed.costPerTonneDm, 'pricePerMass', system)} instead of ${amount(m.alone.costPerTonneDm, 'pricePerMass', system)}.`
+      : ' What both cost is not known: it stands with the lots in the store.';
+  const lacks = [
+    m.mixed.proteinPct < m.proteinNeedPct - 0.05 ? `${m.proteinNeedPct.toFixed(1)}% protein` : '',
+    m.mixed.tdnPct < m.tdnNeedPct - 0.5 ? `${m.tdnNeedPct.toFixed(0)}% TDN` : '',
+  ].filter((t) => t);
+  const need =
+    m.groupIds.length === 0
+      ? ''
+      : lacks.length
+        ? ` Those who eat there want ${lacks.join(' and ')} at their neediest: both together are short of it${alone(m) ? ', as the first is alone' : ''}.`
+        : ' That is enough for those who eat there, all winter.';
+  return `${Math.round(100 * m.otherShare)}% of the dry matter is ${other}: ${worth(m.mixed)} together, instead of ${worth(m.alone)}.${cost}${need}`;
 }
 
 /** What speaks for a field, or against it. */
@@ -100,6 +137,6 @@ export function nutrientText(b: BaleWinter, system: System): string {
   const { broughtKgPerHa: got, leftKgPerHa: left } = b;
   return (
     `Brought, on the ground that they take: nitrogen ${of(got.nKg)}, phosphorus ${of(got.pKg)}, potassium ${of(got.kKg)} ${unitOf('nutrient', system)}. ` +
-    `Of the nitrogen ${of(left.low.nKg)} to ${of(left.high.nKg)} stay, about ${of(left.soonNKg)} of it for next season’s growth. Most lies where the bales stood.`
+    `Of the nitrogen ${of(left.low.nKg)} to ${of(left.high.nKg)} stay. About ${of(left.soonNKg)} of it is found by the next growth, and the plan reckons what that grows, all over the field. Most lies where the bales stood.`
   );
 }

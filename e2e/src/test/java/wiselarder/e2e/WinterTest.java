@@ -99,6 +99,45 @@ class WinterTest {
     page.context().close();
   }
 
+  /** Every fourth bale is of another lot, which is fed as it lies; pads are kept and forgotten. */
+  @Test
+  void balesOfTwoLotsLieInALineAndTheirPadsAreKept() {
+    Page page = product.visitorPage(1280, 800);
+    open(page);
+    Hand hand = Hand.MOUSE;
+    hand.button(page, "Set bales out");
+    hand.choose(Hand.input(page, "Among them"), "Second cut, wrapped");
+    number(hand, page, "One of them in every", "4");
+    hand.choose(Hand.input(page, "They stand"), "on their flat end");
+    hand.choose(Hand.input(page, "Strings and net come off"), "each on its day");
+    hand.choose(Hand.input(page, "Field"), "East of the Brook");
+    number(hand, page, "Bales set out", "120");
+    // the order of feeds gives none of the second yet
+    assertThat(verdict(page)).containsText("East of the Brook: 90 of 120 bales are opened");
+    hand.button(page, "Save it");
+    assertThat(button(page, "Save it")).hasCount(0);
+    Locator mixture = page.getByTestId("mixture");
+    assertThat(mixture).containsText("of the dry matter is Second cut, wrapped");
+    assertThat(page.getByTestId("piece"))
+        .containsText(
+            Pattern.compile("opens \\d+ of the other lot while these last; 30 lie among"));
+    assertThat(page.getByText("come off each bale on its day")).isVisible();
+    Pattern feed = Pattern.compile("^Feed 2\\d% of it beside First cut");
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(feed)).click();
+    assertThat(page.getByTestId("piece")).not().containsText("of the other lot while these last");
+    // the last of the second lot may be opened on the day on which the first is eaten up
+    assertThat(verdict(page)).containsText(Pattern.compile("East of the Brook: 1(19|20) "));
+    Locator left = page.getByTestId("left-for-grass");
+    hand.button(page, "Keep the 120 pads");
+    assertThat(left).containsText("120 pads are kept");
+    page.reload();
+    assertThat(left).containsText("120 pads are kept");
+    Assertions.assertThat(AccessTest.violations(page)).isEmpty();
+    hand.button(page, "Forget these pads");
+    assertThat(left).containsText("they take no area off");
+    page.context().close();
+  }
+
   /** Too many, too near: told with what would do. */
   @Test
   void whatDoesNotFitIsTold() {

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.plan.Anchor;
+import wiselarder.core.plan.BaleField;
 import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.Purchase;
 import wiselarder.core.plan.Thing;
@@ -159,13 +160,14 @@ final class StoreJobs {
     // what keeps by its film is opened on the day, or it spoils
     boolean film =
         lot.origin().wrap() == Origin.Wrap.FILM || lot.storageMethodId().startsWith(WRAPPED);
-    if (lot.origin().wrap() != Origin.Wrap.NONE && !film) {
+    double bare = units - stringsOnDay(l, lot.id());
+    if (lot.origin().wrap() != Origin.Wrap.NONE && !film && bare > 0) {
       LocalDate strings = before ? frost.minusDays(WEEK) : wanted.minusDays(2);
       l.job(Job.Kind.STRINGS_OFF, lot.id(), lot.name(), strings)
           .between(strings.minusDays(3 * WEEK), before ? frost : wanted)
           .wanted(before ? frost : wanted)
-          .figure(Job.What.UNITS, units)
-          .takes(l.hours("clear_site", units))
+          .figure(Job.What.UNITS, bare)
+          .takes(l.hours("clear_site", bare))
           .add();
     }
     LocalDate over = l.year.date(last);
@@ -177,5 +179,18 @@ final class StoreJobs {
     l.job(Job.Kind.SPREAD_PADS, lot.id(), lot.name(), spread)
         .between(over.plusDays(WEEK), spread.plusDays(4 * WEEK))
         .add();
+  }
+
+  /** Bales of a lot whose strings come off as each is opened: a part of that job. */
+  private static int stringsOnDay(JobList l, String lotId) {
+    int units = 0;
+    for (BaleField b : l.stated.plan().bales()) {
+      int others = b.others(b.bales());
+      if (b.stringsOnDay()) {
+        units += b.lotId().equals(lotId) ? b.bales() - others : 0;
+        units += b.mixed() != null && b.mixed().lotId().equals(lotId) ? others : 0;
+      }
+    }
+    return units;
   }
 }

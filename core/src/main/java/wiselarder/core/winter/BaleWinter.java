@@ -1,6 +1,7 @@
 package wiselarder.core.winter;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -24,6 +25,7 @@ import wiselarder.core.plan.StandsAt;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.resolved.ResolvedPlan.LotPlan;
+import wiselarder.core.store.LossMethod;
 import wiselarder.core.store.Lot;
 import wiselarder.core.store.StoredFeed;
 
@@ -43,6 +45,7 @@ import wiselarder.core.store.StoredFeed;
  * @param lostShare of what is opened that nobody eats
  * @param headDaysPerHa days of one head on a hectare of what they take
  * @param pads middles of bales of other winters that are left alone
+ * @param fittingMethodId way of feeding whose loss is that of bales which lie as long as these
  * @param mixture what it is to have bales of another lot among them; null where there are none
  * @param broughtKgPerHa nutrients brought onto it; {@code left} what stays, with soon that which
  *     the next season's growth may find; kg/ha of the same
@@ -59,6 +62,7 @@ public record BaleWinter(
     int opened,
     List<BaleSection> sections,
     List<Point> pads,
+    String fittingMethodId,
     Mixture mixture,
     LocalDate from,
     LocalDate toExclusive,
@@ -136,6 +140,8 @@ public record BaleWinter(
     STEEP,
     /** Share that nobody eats: value. */
     MUCH_LOST,
+    /** Share lost as the lot is fed: against; where bales lie as long as here: value. */
+    LOSS_OTHERWISE,
     /** Bales of the other lot that the year opens while these last: value, against those laid. */
     MIXED_OTHERWISE
   }
@@ -291,7 +297,15 @@ public record BaleWinter(
       double usedHa = Math.min(ground.netHa(), bales.spacing().askHa(laid));
       double perHa = usedHa > 0 ? 1 / usedHa : 0;
       Fed fed = fed(opened, openedOthers, from, to);
+      List<BaleSection> dated = days(sections, laid);
+      LossMethod fitting = fitting(dated);
       double lost = fed.broughtKg > 0 ? Math.max(0, 1 - fed.eatenKg / fed.broughtKg) : 0;
+      List<BaleCaution> cautions =
+          cautions(fits.spots().size(), laid, opened, openedOthers, fed.headDays * perHa, lost);
+      LossMethod stated = units.plan().feeding;
+      if (opened > 0 && fitting != stated) {
+        cautions.add(new BaleCaution(Warning.LOSS_OTHERWISE, fitting.share(), stated.share()));
+      }
       return new BaleWinter(
           bales.id(),
           ground.areaHa(),
@@ -302,8 +316,9 @@ public record BaleWinter(
           fits.spots().size(),
           laid,
           opened + openedOthers,
-          days(sections, laid),
+          dated,
           pads,
+          fitting.id(),
           others == null || laidOthers == 0 ? null : mixture(laid, laidOthers, from, to),
           date(from),
           date(to),
@@ -311,8 +326,42 @@ public record BaleWinter(
           fed.headDays * perHa,
           fed.brought.times(perHa),
           fed.left.times(perHa),
-          cautions(fits.spots().size(), laid, opened, openedOthers, fed.headDays * perHa, lost));
+          cautions);
     }
+
+    /**
+     * The way of feeding whose loss is that of bales which lie so long: the lot's own where that is
+     * one of these and near enough.
+     */
+    private LossMethod fitting(List<BaleSection> sections) {
+      double days =
+          sections.stream()
+              .filter(s -> s.from != null)
+              .mapToLong(s -> ChronoUnit.DAYS.between(s.from, s.toExclusive))
+              .average()
+              .orElse(0);
+      LossMethod stated = units.plan().feeding;
+      int at = LIES.indexOf(stated.id());
+      if (at >= 0
+          && days >= (at == 0 ? 0 : LIES_TO_DAYS[at - 1] - NEAR_DAYS)
+          && days <= LIES_TO_DAYS[at] + NEAR_DAYS) {
+        return stated;
+      }
+      int fits = 0;
+      while (days > LIES_TO_DAYS[fits]) {
+        fits++;
+      }
+      return tables.loss("bales.lotId", LIES.get(fits), LossMethod.Stage.FEEDING);
+    }
+
+    /** Rows of the table of losses for bales on the ground, and up to how many days each is for. */
+    private static final List<String> LIES =
+        List.of("f_bale_graze_1d", "f_bale_graze_2d", "f_bale_graze_3_4d", "f_bale_graze_7d");
+
+    private static final double[] LIES_TO_DAYS = {1.5, 2.5, 5.5, Double.MAX_VALUE};
+
+    /** With another loss they lie a little longer or shorter: that alone is no reason to change. */
+    private static final double NEAR_DAYS = 0.75;
 
     /** What is brought onto the ground, eaten and left there. */
     private record Fed(

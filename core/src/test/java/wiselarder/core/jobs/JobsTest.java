@@ -321,6 +321,34 @@ class JobsTest {
     // last killing frost in half of the years by day 110, 20 April
     assertThat(spread.day()).isEqualTo(on("2027-04-20"));
     assertThat(one(jobs, Job.Kind.OPEN_RESERVE).day()).isEqualTo(on("2026-12-15"));
+    // forty of them keep their strings until they are opened, then all
+    assertThat(one(jobs, Job.Kind.STRINGS_OFF).figure(Job.What.UNITS)).isEqualTo(60);
+    assertThat(
+            one(jobs(Items.BALES.put(farm.build(), bareOnTheDay(40))), Job.Kind.STRINGS_OFF)
+                .figure(Job.What.UNITS))
+        .isEqualTo(20);
+    assertThat(jobs(Items.BALES.put(farm.build(), bareOnTheDay(60))))
+        .noneMatch(j -> j.kind() == Job.Kind.STRINGS_OFF);
+  }
+
+  private static BaleField bareOnTheDay(int bales) {
+    return new BaleField(
+        "b",
+        "near",
+        "rows",
+        bales,
+        4,
+        List.of(),
+        new Spacing(10, 12, 0, 0, 0),
+        5,
+        0,
+        false,
+        null,
+        List.of(),
+        2,
+        true,
+        true,
+        null);
   }
 
   @Test

@@ -271,9 +271,7 @@ public final class GeoJson {
           boolean drawn = known != null && known.outline() != null;
           Outline outline =
               new Outline(
-                  named.edge,
-                  within(named.name, bare),
-                  drawn ? known.outline().pads() : List.of());
+                  named.edge, within(named.name, bare), drawn ? known.outline().pads() : List.of());
           Survey.Measured m = Survey.measure(outline);
           Field field =
               known != null
