@@ -112,6 +112,7 @@ export type BaleField = Schemas['BaleField'];
 export type Plan = Schemas['Plan'];
 export type BreakField = Schemas['BreakField'];
 export type BreakWinter = Schemas['BreakWinter'];
+export type DietWeek = Schemas['DietWeek'];
 export type Break = Schemas['Break'];
 export type BaleWinter = Schemas['BaleWinter'];
 export type BaleSite = Schemas['BaleSite'];

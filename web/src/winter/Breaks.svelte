@@ -16,9 +16,12 @@
     grazierText,
     groundText,
     rampText,
+    passesText,
     rationText,
+    residueChecks,
   } from '../words/breaks';
   import { daysOf } from '../words/winter';
+  import DietWeeks from './DietWeeks.svelte';
   import BreakDrawing from './BreakDrawing.svelte';
   import BreakForm from './BreakForm.svelte';
   import { freshBreaks, likelyFirst, middleOf, withOwnStep } from './breaks';
@@ -280,6 +283,7 @@
               </div>
             {/if}
           </dl>
+          {#if passesText(winter, open.system)}<p>{passesText(winter, open.system)}</p>{/if}
           {#each winter.cautions as c, i (i)}
             <p class="warn" role="note">{breakWarning(c, winter, groupName, open.system)}</p>
           {/each}
@@ -306,10 +310,13 @@
             </p>
           </section>
         {/if}
+        {#if winter.weeks.length}<DietWeeks weeks={winter.weeks} />{/if}
         <section class="panel" aria-labelledby="daily-title">
           <h2 id="daily-title">Each day</h2>
           <ul class="steps">
-            {#each DAILY_CHECKS as c (c)}<li>{c}</li>{/each}
+            {#each [...residueChecks(winter, open.system), ...DAILY_CHECKS] as c (c)}<li>
+                {c}
+              </li>{/each}
           </ul>
           <p class="quiet fine">
             Strips along water are the product’s defaults; local rules, and for stock the

@@ -11,6 +11,8 @@
   .page {
     display: grid;
     grid-template-columns: minmax(0, 1fr) minmax(18rem, 25rem);
+    /* what the facts are longer than all else goes below it, not between */
+    grid-template-rows: repeat(6, auto) 1fr;
     gap: 0.8rem 1rem;
     padding: 0.9rem 20px 2rem;
     align-items: start;
@@ -70,7 +72,7 @@
     cursor: pointer;
   }
   .page :global(.facts) {
-    grid-row: 2 / span 3;
+    grid-row: 2 / span 6;
     grid-column: 2;
     display: grid;
     gap: 0.6rem;
@@ -108,6 +110,7 @@
   @media (max-width: 760px) {
     .page {
       grid-template-columns: minmax(0, 1fr);
+      grid-template-rows: none;
       padding: 0.8rem 12px 1.5rem;
     }
     .page :global(.facts) {

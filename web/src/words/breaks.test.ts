@@ -5,10 +5,13 @@ import {
   breakVerdict,
   breakWarning,
   compass,
+  dietText,
   grazierText,
   groundText,
+  passesText,
   rampText,
   rationText,
+  residueChecks,
 } from './breaks';
 
 const one = (more: Partial<Break> = {}): Break => ({
@@ -35,6 +38,8 @@ const winter = (more: Partial<BreakWinter> = {}): BreakWinter => ({
   from: '2027-11-27',
   toExclusive: '2027-12-15',
   eatenKgPerHa: 2100,
+  passes: [],
+  weeks: [],
   groups: [
     { groupId: 'e', from: '2027-11-27', last: '2027-12-14', days: 18, firstBirth: '2028-05-05' },
     { groupId: 'c', from: '2027-11-27', last: '2027-12-14', days: 18, firstBirth: null },
@@ -112,5 +117,46 @@ describe('breaks in words', () => {
 
   test('directions by name', () => {
     expect([0, 44, 135, 350].map(compass)).toEqual(['north', 'northeast', 'southeast', 'north']);
+  });
+
+  test('tell each time over the field, where it is more than one', () => {
+    expect(passesText(winter(), 'METRIC')).toBe('');
+    const passes = [
+      { round: 1, areaHa: 2.2, eatenKgPerHa: 2100 },
+      { round: 2, areaHa: 1, eatenKgPerHa: 640 },
+    ];
+    expect(passesText(winter({ passes }), 'METRIC')).toBe(
+      'The first time 2,100 kg/ha on 2.20 ha, the second time 640 kg/ha on 1.00 ha.',
+    );
+  });
+
+  test('tell the diet week by week', () => {
+    const week = (from: string, proteinPct: number, tdnPct = 56) => ({
+      from,
+      hereShare: 1,
+      proteinPct,
+      proteinNeedPct: 8.1,
+      tdnPct,
+      tdnNeedPct: 55,
+    });
+    expect(dietText([week('2027-11-20', 9)])).toBe(
+      'Protein in all of it: 9.0% in the first week; at most 8.1% are wanted. That is enough.',
+    );
+    const text = dietText([
+      week('2027-11-20', 9),
+      week('2027-11-27', 7),
+      week('2027-12-04', 6, 50),
+    ]);
+    expect(text).toContain('9.0% in the first week, 6.0% in the last');
+    expect(text).toContain(
+      'They are short of protein from the week of 27 November and short of energy from that of 4 December.',
+    );
+  });
+
+  test('ask for the ears of corn to be counted', () => {
+    expect(residueChecks(winter(), 'METRIC')).toEqual([]);
+    const stalks = winter({ learnedAs: 'corn_residue' });
+    expect(residueChecks(stalks, 'METRIC')[0]).toContain('above 0.6 nobody');
+    expect(residueChecks(stalks, 'IMPERIAL')[0]).toContain('one to 18');
   });
 });

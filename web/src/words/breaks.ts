@@ -128,6 +128,10 @@ export function breakWarning(
       return `They come and go, ${c.value} spells in all, and each time their guts learn anew: the ramp is lost. Keep them on it from the first day to the last.`;
     case 'SNOWED':
       return `Snow shuts it from ${longDate(c.on!)} in this season: what stands then is left, and the feed that replaces it must be there.`;
+    case 'AFTER_USE_BY':
+      return `From ${longDate(c.on!)} what is kept there is grazed more than ${Math.round(c.against)} days after the first killing frost, by when it should be used: it weathers fast by then. Use it sooner, and keep the bales for later.`;
+    case 'SHORT_OF_PROTEIN':
+      return `In ${c.value} of ${c.against} ${plural('week', c.against)} all that they eat is short of protein. What would bring it stands under the gaps.`;
     case 'NOT_REACHED': {
       const last = w.breaks.at(-1)!;
       const snowed = w.cautions.some((o) => o.warning === 'SNOWED');
@@ -135,6 +139,35 @@ export function breakWarning(
       return `${Math.round(100 * c.value)}% of the ground is not come to${days > 0 ? `: ${days} ${plural('day', days)} more at the pace of the last break` : ''}.`;
     }
   }
+}
+
+/** What each time over the field gives; nothing where it is gone over once. */
+export function passesText(w: BreakWinter, system: System): string {
+  return w.passes.length < 2
+    ? ''
+    : `${w.passes
+        .map(
+          (p) =>
+            `the ${nth(p.round)} time ${amount(p.eatenKgPerHa, 'massPerArea', system)} on ${amount(p.areaHa, 'area', system)}`,
+        )
+        .join(', ')}.`.replace(/^t/, 'T');
+}
+
+/** "7.4% protein in the first week, 6.1% in the last; 8.1% wanted. ..." */
+export function dietText(weeks: BreakWinter['weeks']): string {
+  const [first, last] = [weeks[0], weeks.at(-1)!];
+  const lows = weeks.map((w) => w.proteinNeedPct);
+  const wanted = `${Math.max(...lows).toFixed(1)}%`;
+  const lack = weeks.find((w) => w.proteinPct < w.proteinNeedPct - 0.25);
+  const energy = weeks.find((w) => w.tdnPct < w.tdnNeedPct - 1);
+  const told = [
+    lack ? `short of protein from the week of ${longDate(lack.from)}` : '',
+    energy ? `short of energy from that of ${longDate(energy.from)}` : '',
+  ].filter((t) => t);
+  const all = `Protein in all of it: ${first.proteinPct.toFixed(1)}% in the first week${
+    weeks.length > 1 ? `, ${last.proteinPct.toFixed(1)}% in the last` : ''
+  }; at most ${wanted} are wanted.`;
+  return told.length ? `${all} They are ${told.join(' and ')}.` : `${all} That is enough.`;
 }
 
 /** What is looked at each day. */
@@ -145,6 +178,21 @@ export const DAILY_CHECKS = [
   'No dirty water on its way to a stream: move them, or stand them off.',
   'Anything amiss: off the crop, and the veterinarian is called.',
 ];
+
+/**
+ * What is looked at besides where corn stood: its ears before, leaf and husk while they graze, by
+ * the table of signs.
+ */
+export function residueChecks(w: BreakWinter, system: System): string[] {
+  if (w.learnedAs !== 'corn_residue') return [];
+  const few = system === 'METRIC' ? '0.3 to a square metre' : 'one to 36 square feet';
+  const row = system === 'METRIC' ? '100 m' : '110 yards';
+  const many = system === 'METRIC' ? '0.6' : 'one to 18';
+  return [
+    `Ears counted before it is opened, on ${row} of row over its width, a half ear as a half: above ${few} go in strips so narrow that nobody fills up on grain; above ${many} nobody goes in before they are picked up. Grain overload kills.`,
+    'Leaf and husk: while there is plenty they find what the first week says; where only stalk and cob are left, they move on.',
+  ];
+}
 
 export const WRITTEN = [
   'who',

@@ -134,6 +134,9 @@ final class CellState {
     double dead;
     boolean there;
 
+    /** Of a residue: what could be eaten of it when it came, kg DM/ha above the residual. */
+    double cameKgPerHa;
+
     /** Percent of DM by nutrient, then ripeness. Not followed where nobody asks for it. */
     final double[] youngWorth = new double[Values.FIGURES];
 
@@ -208,6 +211,7 @@ final class CellState {
       System.arraycopy(oldWorth, 0, c.oldWorth, 0, Values.FIGURES);
       System.arraycopy(deadWorth, 0, c.deadWorth, 0, Values.FIGURES);
       c.there = there;
+      c.cameKgPerHa = cameKgPerHa;
       c.wintering = wintering;
       c.gone = gone;
       c.vigour = vigour;
@@ -327,6 +331,18 @@ final class CellState {
     void settle(double kgPerHa) {
       mix(oldWorth, green - young, youngWorth, kgPerHa);
       young = Math.max(0, young - kgPerHa);
+    }
+
+    /**
+     * The next mouthful of a residue, with so much more of it gone: see {@link Values#picked}.
+     *
+     * @param lessKgPerHa than stands there
+     */
+    void pick(StandPlan p, Values values, double lessKgPerHa) {
+      if (values != null && cameKgPerHa > 0) {
+        double left = Math.max(0, aboveStubble(p) - lessKgPerHa) / cameKgPerHa;
+        values.picked(deadWorth, Math.max(0, 1 - left));
+      }
     }
 
     /** New growth, which also takes the place of some of the old. */

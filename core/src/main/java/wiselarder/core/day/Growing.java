@@ -313,6 +313,7 @@ final class Growing {
       base.there = true;
       base.green = p.openingGreen;
       base.dead = p.openingDead;
+      base.cameKgPerHa = p.base().residue ? base.aboveStubble(p.base()) : 0;
       opening(p.base(), base, day);
       double kg = base.mass() * s.areaHa;
       if (day == 0) {

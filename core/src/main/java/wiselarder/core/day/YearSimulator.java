@@ -669,9 +669,14 @@ public final class YearSimulator {
         double off = share * s.stands[i].above(p.stands[i]);
         double of = eaten * off / (down / s.areaHa);
         standing += fromStock || !s.stands[i].grows ? of : 0;
-        diets.grazed(g, s.field, day, p.stands[i], s.stands[i], of, off);
-        learning.ate(g, p.stands[i], day, of);
-        taken(p.stands[i], s.stands[i], off, plan.groups[g].picks, day);
+        StandPlan sp = p.stands[i];
+        QualityTable.Values picked = sp.residue ? plan.worth[sp.kind] : null;
+        // in the middle of the bite, then behind it
+        s.stands[i].pick(sp, picked, off / 2);
+        diets.grazed(g, s.field, day, sp, s.stands[i], of, off);
+        learning.ate(g, sp, day, of);
+        taken(sp, s.stands[i], off, plan.groups[g].picks, day);
+        s.stands[i].pick(sp, picked, 0);
       }
     }
     if (s.grazedDay < day - 1) {

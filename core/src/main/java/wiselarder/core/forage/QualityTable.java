@@ -164,6 +164,22 @@ public final class QualityTable {
       }
     }
 
+    /**
+     * Stock pick the best of a residue first, grain and husk before leaf and leaf before stalk:
+     * with so much of it gone the next mouthful is worth no more than as far from the early to the
+     * late row. The table's late row is what is left after a first pass and some weeks of weather,
+     * so the worse of the two holds and both are not added up.
+     *
+     * @param worth of it, percent of DM by nutrient; changed
+     * @param gone share of what can be eaten that is
+     */
+    public void picked(double[] worth, double gone) {
+      for (int n = 0; n < COUNT; n++) {
+        double then = early[n] + gone * (late[n] - early[n]);
+        worth[n] = late[n] < early[n] ? Math.min(worth[n], then) : Math.max(worth[n], then);
+      }
+    }
+
     /** No dead feed is worth less than this, percent of DM, of a nutrient that falls with time. */
     public double leastKept(int nutrient) {
       return least[nutrient];

@@ -5,9 +5,11 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import org.locationtech.jts.geom.Geometry;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.forage.LearningTimes;
+import wiselarder.core.forage.QualityTable.Values;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.land.Cuts;
 import wiselarder.core.land.Field;
@@ -19,9 +21,12 @@ import wiselarder.core.plan.Catalogue;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.core.resolved.ResolvedPlan.StandPlan;
+import wiselarder.core.weather.Climate;
 import wiselarder.core.winter.BreakWinter.Break;
 import wiselarder.core.winter.BreakWinter.BreakCaution;
+import wiselarder.core.winter.BreakWinter.DietWeek;
 import wiselarder.core.winter.BreakWinter.Grazier;
+import wiselarder.core.winter.BreakWinter.Pass;
 import wiselarder.core.winter.BreakWinter.RampStep;
 import wiselarder.core.winter.BreakWinter.Warning;
 
@@ -92,6 +97,7 @@ final class BreakGiving {
       eatenKg += year.grazedKg(f, d);
     }
     List<Grazier> groups = groups(from, to);
+    List<DietWeek> weeks = weeks(from, to);
     StandPlan learned = from < 0 ? null : learned(from);
     String feed = learned == null ? "" : year.resolved().feeds.get(learned.feed);
     return new BreakWinter(
@@ -104,11 +110,13 @@ final class BreakGiving {
         date(from),
         date(to),
         eatenM2 > 0 ? eatenKg / (eatenM2 / M2_PER_HA) : 0,
+        passes(all),
+        weeks,
         groups,
         feed,
         learned == null ? List.of() : ramp(feed, learned),
         checks.better(),
-        cautions(drawn, groups, eatenM2, learned != null));
+        cautions(drawn, groups, weeks, eatenM2, learned != null));
   }
 
   /** A new break is given when the days of the last are over. */
@@ -168,6 +176,65 @@ final class BreakGiving {
     }
     return most ? year.onField(group, day) == f : mostly[group] && year.onField(group, day) >= 0;
   }
+
+  private List<Pass> passes(List<Given> all) {
+    List<Pass> passes = new ArrayList<>();
+    for (int i = 0; i < all.size(); ) {
+      int round = round(all.get(i));
+      double m2 = 0;
+      double kg = 0;
+      for (; i < all.size() && round(all.get(i)) == round; i++) {
+        m2 += all.get(i).endM2 - all.get(i).startM2;
+        for (int d = all.get(i).from; d < all.get(i).to; d++) {
+          kg += year.grazedKg(f, d);
+        }
+      }
+      passes.add(new Pass(round, m2 / M2_PER_HA, m2 > 0 ? kg / (m2 / M2_PER_HA) : 0));
+    }
+    return passes;
+  }
+
+  private List<DietWeek> weeks(int from, int to) {
+    List<DietWeek> weeks = new ArrayList<>();
+    for (int w = from; w >= 0 && w < to; w += WEEK) {
+      week(w, Math.min(to, w + WEEK), weeks);
+    }
+    return weeks;
+  }
+
+  private void week(int from, int to, List<DietWeek> weeks) {
+    double kg = 0;
+    double here = 0;
+    double proteinKg = 0;
+    double tdnKg = 0;
+    double proteinNeed = 0;
+    double tdnNeed = 0;
+    for (int d = from; d < to; d++) {
+      double before = kg;
+      for (int g = 0; g < mostly.length; g++) {
+        if (on(g, d)) {
+          kg += year.eatenKg(g, d);
+          proteinKg += year.dietKg(g, d, Values.PROTEIN);
+          tdnKg += year.dietKg(g, d, Values.TDN);
+          proteinNeed = Math.max(proteinNeed, year.resolved().groups[g].year.proteinNeedPct(d));
+          tdnNeed = Math.max(tdnNeed, year.resolved().groups[g].year.tdnNeedPct(d));
+        }
+      }
+      here += kg > before ? year.grazedKg(f, d) : 0;
+    }
+    if (kg > 0) {
+      weeks.add(
+          new DietWeek(
+              date(from),
+              Math.min(1, here / kg),
+              100 * proteinKg / kg,
+              proteinNeed,
+              100 * tdnKg / kg,
+              tdnNeed));
+    }
+  }
+
+  private static final int WEEK = 7;
 
   /** A break belongs to the round in which the most of it lies. */
   private int round(Given g) {
@@ -305,7 +372,11 @@ final class BreakGiving {
   }
 
   private List<BreakCaution> cautions(
-      List<Break> drawn, List<Grazier> groups, double eatenM2, boolean learned) {
+      List<Break> drawn,
+      List<Grazier> groups,
+      List<DietWeek> weeks,
+      double eatenM2,
+      boolean learned) {
     List<BreakCaution> all = new ArrayList<>();
     if (drawn.isEmpty()) {
       all.add(BreakChecks.told(Warning.NOT_GRAZED, 0, 0));
@@ -328,6 +399,12 @@ final class BreakGiving {
     if (to < end && year.resolved().weather.snowShuts(to)) {
       all.add(new BreakCaution(Warning.SNOWED, 0, 0, "", date(to), null));
     }
+    afterUseBy(drawn, all);
+    long shortWeeks =
+        weeks.stream().filter(w -> w.proteinPct() < w.proteinNeedPct() - LITTLE_PCT).count();
+    if (shortWeeks > 0) {
+      all.add(BreakChecks.told(Warning.SHORT_OF_PROTEIN, shortWeeks, weeks.size()));
+    }
     double left = 1 - eatenM2 / Math.max(1e-9, cuts.areaM2());
     if (!drawn.isEmpty() && left > LEFT_OVER) {
       all.add(BreakChecks.told(Warning.NOT_REACHED, left, 1));
@@ -336,6 +413,43 @@ final class BreakGiving {
       all.add(BreakChecks.told(Warning.NOT_WRITTEN, breaks.written().said(), 3));
     }
     return all;
+  }
+
+  /** Nobody measures protein closer than this, percent of DM. */
+  private static final double LITTLE_PCT = 0.25;
+
+  /** From the use-by day of what is kept there to spring, when new growth comes. */
+  private void afterUseBy(List<Break> drawn, List<BreakCaution> all) {
+    Climate climate = year.resolved().climate;
+    OptionalInt frost = climate.firstDay(year.year(), climate.firstFrost().doy50());
+    if (frost.isEmpty()) {
+      return;
+    }
+    int spring = frost.getAsInt() + days(climate.firstFrost().doy50(), climate.lastFrost().doy50());
+    for (Break b : drawn) {
+      int day = day(b.from());
+      double keeps = day < frost.getAsInt() || day >= spring ? Double.NaN : keepsDays(day);
+      int after = day - frost.getAsInt();
+      if (after > keeps) {
+        all.add(new BreakCaution(Warning.AFTER_USE_BY, after, keeps, "", b.from(), null));
+        return;
+      }
+    }
+  }
+
+  private static int days(int fromDoy, int toDoy) {
+    return Math.floorMod(toDoy - fromDoy, 365);
+  }
+
+  /** How long what stands there keeps after a killing frost; NaN where the table does not say. */
+  private double keepsDays(int day) {
+    double days = Double.NaN;
+    for (StandPlan s : year.resolved().fields[f].stands) {
+      if (s.arrives <= day && day < s.leaves) {
+        days = s.forage.stockpileUseByDays();
+      }
+    }
+    return days;
   }
 
   private static int spells(List<Break> drawn) {

@@ -21,6 +21,8 @@ import wiselarder.core.quantity.Refused;
  * @param from first day of grazing there; null where nobody does
  * @param toExclusive day after the last
  * @param eatenKgPerHa what stock eat from a hectare of it, kg DM
+ * @param passes what each time over the field gives
+ * @param weeks of what those who graze there eat
  * @param groups who grazes there
  * @param learnedAs feed that their guts must learn, as the table of learning times names it; empty
  *     where there is nothing to learn
@@ -38,6 +40,8 @@ public record BreakWinter(
     LocalDate from,
     LocalDate toExclusive,
     double eatenKgPerHa,
+    List<Pass> passes,
+    List<DietWeek> weeks,
     List<Grazier> groups,
     String learnedAs,
     List<RampStep> ramp,
@@ -68,6 +72,30 @@ public record BreakWinter(
       double head,
       double kgPerHead,
       double besideKgPerHead) {}
+
+  /**
+   * Once over the field.
+   *
+   * @param round 1 for the first
+   * @param areaHa that it comes to; {@code eatenKgPerHa} what stock eat of a hectare of that
+   */
+  public record Pass(int round, double areaHa, double eatenKgPerHa) {}
+
+  /**
+   * All that those eat in a week who graze there, on the days on which they do.
+   *
+   * @param from the first of them
+   * @param hereShare of it that is from this field
+   * @param proteinPct of its dry matter, {@code tdnPct} likewise; needs are those of the neediest
+   *     group on any of the days
+   */
+  public record DietWeek(
+      LocalDate from,
+      double hereShare,
+      double proteinPct,
+      double proteinNeedPct,
+      double tdnPct,
+      double tdnNeedPct) {}
 
   /**
    * A group that grazes there.
@@ -108,6 +136,13 @@ public record BreakWinter(
      * Snow shuts it from a day on, and stock do not come back to it before the last that is meant.
      */
     SNOWED,
+    /**
+     * What was kept is grazed after the day by which it should be: from a day on, value days after
+     * the first killing frost; against the days that it keeps.
+     */
+    AFTER_USE_BY,
+    /** Weeks in which the diet is short of protein: value, against all weeks. */
+    SHORT_OF_PROTEIN,
     /** Share of the ground that the year does not come to: value. */
     NOT_REACHED
   }
@@ -129,6 +164,8 @@ public record BreakWinter(
   public BreakWinter {
     ground = List.copyOf(ground);
     breaks = List.copyOf(breaks);
+    passes = List.copyOf(passes);
+    weeks = List.copyOf(weeks);
     groups = List.copyOf(groups);
     ramp = List.copyOf(ramp);
     cautions = List.copyOf(cautions);

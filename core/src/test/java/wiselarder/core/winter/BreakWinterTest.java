@@ -19,6 +19,7 @@ import wiselarder.core.land.Field;
 import wiselarder.core.land.Outline;
 import wiselarder.core.land.Outline.Off;
 import wiselarder.core.land.Outline.Point;
+import wiselarder.core.land.Stand;
 import wiselarder.core.plan.BreakField;
 import wiselarder.core.plan.BreakField.WinterCare;
 import wiselarder.core.plan.FarmPlan;
@@ -105,6 +106,82 @@ class BreakWinterTest {
     assertThat(first.toExclusive()).isEqualTo(DECEMBER.plusDays(2));
     double sum = w.breaks().stream().mapToDouble(Break::areaHa).sum();
     assertThat(sum).isCloseTo(w.eatenHa(), within(1e-9));
+  }
+
+  /** Five bulls on stalks: short of protein from the first week, and more so later. */
+  @Test
+  void theDietIsToldWeekByWeek() {
+    LocalDate harvest = LocalDate.of(2026, 11, 20);
+    Field stalks =
+        new Field(
+                "piece",
+                "piece",
+                4,
+                new Stand("corn_residue", null, null, 8000.0, 1, harvest, null),
+                Field.Grazing.STRIP,
+                null,
+                null,
+                null,
+                true,
+                "",
+                null)
+            .shaped("piece", "The Piece", square(200));
+    Farms farm = new Farms().eaters("bulls", 5, 9);
+    farm.fields.add(stalks);
+    FarmPlan plan = farm.graze("bulls", DECEMBER, MARCH, "piece").build();
+    YearBalance year = ENGINE.simulate(plan);
+    BreakWinter w = one(plan, breaks(180, 1, 1));
+    BreakWinter.DietWeek first = w.weeks().get(0);
+    assertThat(first.from()).isEqualTo(DECEMBER);
+    assertThat(first.hereShare()).isCloseTo(1, within(1e-9));
+    double kg = 0;
+    double protein = 0;
+    for (int d = 91; d < 98; d++) {
+      kg += year.eatenKg(0, d);
+      protein += year.dietKg(0, d, 0);
+    }
+    assertThat(first.proteinPct()).isCloseTo(100 * protein / kg, within(1e-9)).isBetween(5.0, 6.0);
+    assertThat(w.weeks().get(w.weeks().size() - 1).proteinPct()).isLessThan(first.proteinPct());
+    assertThat(first.proteinNeedPct()).isGreaterThan(first.proteinPct());
+    assertThat(w.cautions())
+        .contains(
+            new BreakCaution(
+                Warning.SHORT_OF_PROTEIN, w.weeks().size(), w.weeks().size(), "", null, null));
+  }
+
+  /** What the passes come to is what the breaks do. */
+  @Test
+  void eachTimeOverTheFieldIsAddedUp() {
+    Farms farm = farm();
+    farm.fields.set(
+        0, Farms.fescue("piece", 4, 30, 3000).shaped("piece", "The Piece", square(200)));
+    BreakWinter w = one(farm.graze("bulls", null, null, "piece").build(), breaks(180, 2, 1));
+    assertThat(w.passes().stream().mapToDouble(BreakWinter.Pass::areaHa).sum())
+        .isCloseTo(w.eatenHa(), within(1e-9));
+    assertThat(w.passes()).extracting(BreakWinter.Pass::round).startsWith(1).isSorted();
+    double kg = w.passes().stream().mapToDouble(p -> p.areaHa() * p.eatenKgPerHa()).sum();
+    assertThat(kg / w.eatenHa()).isCloseTo(w.eatenKgPerHa(), within(1e-6));
+  }
+
+  /** Kept grass is used by so many days after the first killing frost, 21 October in most years. */
+  @Test
+  void whatIsKeptTooLongIsTold() {
+    double keeps = ENGINE.catalogue().forage("tall_fescue_novel").stockpileUseByDays();
+    BreakWinter w = one(plan(), breaks(180, 1, 1));
+    LocalDate frost = LocalDate.ofYearDay(2026, 294);
+    List<BreakCaution> told =
+        w.cautions().stream().filter(c -> c.warning() == Warning.AFTER_USE_BY).toList();
+    assertThat(told)
+        .containsExactly(
+            new BreakCaution(
+                Warning.AFTER_USE_BY,
+                keeps + 1,
+                keeps,
+                "",
+                frost.plusDays((long) keeps + 1),
+                null));
+    FarmPlan soon = farm().graze("bulls", LocalDate.of(2026, 10, 25), DECEMBER, "piece").build();
+    assertThat(warnings(one(soon, breaks(180, 1, 1)))).doesNotContain(Warning.AFTER_USE_BY);
   }
 
   /** Blocks of three: each a third of the width, as deep as three strips are. */
