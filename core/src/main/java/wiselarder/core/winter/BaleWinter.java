@@ -303,7 +303,7 @@ public record BaleWinter(
       List<BaleCaution> cautions =
           cautions(fits.spots().size(), laid, opened, openedOthers, fed.headDays * perHa, lost);
       LossMethod stated = units.plan().feeding;
-      if (opened > 0 && fitting != stated) {
+      if (opened > 0 && !fitting.equals(stated)) {
         cautions.add(new BaleCaution(Warning.LOSS_OTHERWISE, fitting.share(), stated.share()));
       }
       return new BaleWinter(

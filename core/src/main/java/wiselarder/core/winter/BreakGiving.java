@@ -400,8 +400,8 @@ final class BreakGiving {
       all.add(new BreakCaution(Warning.SNOWED, 0, 0, "", date(to), null));
     }
     afterUseBy(drawn, all);
-    long shortWeeks =
-        weeks.stream().filter(w -> w.proteinPct() < w.proteinNeedPct() - LITTLE_PCT).count();
+    int shortWeeks =
+        (int) weeks.stream().filter(w -> w.proteinPct() < w.proteinNeedPct() - LITTLE_PCT).count();
     if (shortWeeks > 0) {
       all.add(BreakChecks.told(Warning.SHORT_OF_PROTEIN, shortWeeks, weeks.size()));
     }
