@@ -26,103 +26,50 @@
   import BreakForm from './BreakForm.svelte';
   import { freshBreaks, likelyFirst, middleOf, withOwnStep } from './breaks';
   import Laid from './Laid.svelte';
+  import { Laying } from './laying.svelte';
   import Places from './Places.svelte';
   import Strip from './Strip.svelte';
   import WrittenPlan from './WrittenPlan.svelte';
 
   const open = thePlan();
 
-  let all = $state.raw<BreakWinter[] | null>(null);
-  /** On which field each of those stood that were answered. */
-  let fieldOf = $state.raw<Record<string, string>>({});
-  let chosenId = $state('');
-  /** As it is laid on the screen and not yet saved. */
-  let draft = $state.raw<BreakField | null>(null);
-  let wrong = $state('');
-  let place = $state(0);
-  let working = $state(false);
+  const laying = new Laying<BreakField, BreakWinter>(open, {
+    items: () => open.view!.plan.breaks,
+    ask: (laid) =>
+      laid ? open.api.breaksWith(open.view!.id, laid) : open.api.breaks(open.view!.id),
+    put: (putBreaks) => ({ putBreaks }),
+    remove: (removeBreaks) => ({ removeBreaks }),
+  });
   let page = $state<HTMLElement>();
   let every = $state(false);
 
   const plan = $derived(open.view!.plan);
   const farm = $derived(open.view!.farm);
   const drawn = $derived(likelyFirst(farm.fields));
-  const saved = $derived(plan.breaks.find((b) => b.id === chosenId) ?? plan.breaks.at(0) ?? null);
-  const breaks = $derived(draft ?? saved);
+  const breaks = $derived(laying.item);
   const field = $derived(farm.fields.find((f) => f.id === breaks?.fieldId));
-  /** What was answered for another field is not drawn on this one. */
-  const winter = $derived(
-    breaks && fieldOf[breaks.id] === breaks.fieldId
-      ? (all?.find((w) => w.id === breaks.id) ?? null)
-      : null,
-  );
-  const at = $derived(Math.min(place, Math.max(0, (winter?.breaks.length ?? 1) - 1)));
+  const winter = $derived(laying.winter);
+  const at = $derived(Math.min(laying.place, Math.max(0, (winter?.breaks.length ?? 1) - 1)));
   const one = $derived(winter?.breaks.at(at) ?? null);
-  const isNew = $derived(draft !== null && !plan.breaks.some((b) => b.id === draft!.id));
   const fieldName = (id: string) => farm.fields.find((f) => f.id === id)?.name ?? id;
   const groupName = (id: string) => farm.groups.find((g) => g.id === id)?.name ?? id;
   const verdict = $derived(winter && field ? breakVerdict(winter, field.name, groupName) : '');
 
-  /** One question at a time: the last one that was asked is the one that is shown. */
-  let asking = 0;
-  $effect(() => {
-    void [open.view, open.season];
-    const laid = draft;
-    const number = ++asking;
-    void ask(number, laid);
-  });
-  $effect(() => () => (asking = -1));
-  async function ask(number: number, laid: BreakField | null) {
-    const id = open.view!.id;
-    try {
-      const found = laid ? await open.api.breaksWith(id, laid) : await open.api.breaks(id);
-      if (number !== asking) return;
-      all = found;
-      fieldOf = Object.fromEntries(
-        [...plan.breaks, ...(laid ? [laid] : [])].map((b) => [b.id, b.fieldId]),
-      );
-      wrong = '';
-    } catch (e) {
-      if (number === asking) wrong = open.explain(e);
-    }
-  }
-  function change(part: Partial<BreakField>) {
-    if (open.mayPlan && breaks) draft = { ...breaks, ...part };
-  }
   async function begin() {
     const id = freshId(
       'breaks',
       plan.breaks.map((b) => b.id),
     );
-    place = 0;
     const made = freshBreaks(id, drawn[0], plan);
-    draft = made;
+    laying.begin(made);
     try {
       // the usual way, from the far side to the water, where there is water
       const found = (await open.api.breaksWith(open.view!.id, made)).find((w) => w.id === id);
-      if (draft === made && typeof found?.betterDeg === 'number')
-        draft = { ...made, towardsDeg: found.betterDeg };
+      if (laying.draft === made && typeof found?.betterDeg === 'number')
+        laying.draft = { ...made, towardsDeg: found.betterDeg };
     } catch (e) {
-      wrong = open.explain(e);
+      laying.wrong = open.explain(e);
     }
-  }
-  async function keep() {
-    working = true;
-    const kept = draft!;
-    if (await open.edit([{ putBreaks: kept }])) {
-      chosenId = kept.id;
-      // what was laid otherwise meanwhile stays
-      if (draft === kept) draft = null;
-    }
-    working = false;
-  }
-  async function remove() {
-    working = true;
-    if (await open.edit([{ removeBreaks: breaks!.id }])) {
-      draft = null;
-      chosenId = '';
-    }
-    working = false;
   }
   type Spell = Pick<BreakWinter['groups'][number], 'groupId' | 'from' | 'firstBirth'>;
   /** Who would do with a step of its own: those that come and go, or where nobody comes, anybody. */
@@ -135,8 +82,7 @@
       : [];
   });
   /** On it every day, before whatever else they are given. */
-  async function ownStep(g: Spell) {
-    working = true;
+  function ownStep(g: Spell) {
     const id = freshId(
       `${g.groupId}-breaks`,
       plan.steps.map((s) => s.id),
@@ -148,16 +94,10 @@
       toExclusive: g.firstBirth && g.firstBirth > g.from ? g.firstBirth : null,
     };
     const steps = withOwnStep(plan.steps, own, breaks!.fieldId);
-    await open.edit([{ setFeeding: { groupId: g.groupId, steps } }]);
-    working = false;
-  }
-  function look(id: string) {
-    chosenId = id;
-    draft = null;
-    place = 0;
+    return laying.edit([{ setFeeding: { groupId: g.groupId, steps } }]);
   }
   const moved = (i: number, to: Partial<BreakField['places'][number]['at']>) =>
-    change({
+    laying.change({
       places: breaks!.places.map((p, j) => (j === i ? { ...p, at: { ...p.at, ...to } } : p)),
     });
   /** With every break and its day. */
@@ -194,32 +134,34 @@
     <header>
       <h1 data-testid="break-verdict">{verdict || (field ? `${field.name}: not drawn` : '')}</h1>
       <div class="bar no-print">
-        {#if plan.breaks.length > 1 || isNew}
+        {#if plan.breaks.length > 1 || laying.isNew}
           <div class="pieces" role="group" aria-label="Breaks on">
             {#each plan.breaks as b (b.id)}
-              <button class="btn plain" aria-pressed={b.id === breaks.id} onclick={() => look(b.id)}
-                >{fieldName(b.fieldId)}</button
+              <button
+                class="btn plain"
+                aria-pressed={b.id === breaks.id}
+                onclick={() => laying.look(b.id)}>{fieldName(b.fieldId)}</button
               >
             {/each}
           </div>
         {/if}
-        {#if open.mayPlan && !draft}
+        {#if open.mayPlan && !laying.draft}
           <button class="btn plain" onclick={begin}>Lay breaks on another field</button>
         {/if}
-        {#if draft}
+        {#if laying.draft}
           <button
             class="btn preset-filled-primary-500"
-            disabled={working || !winter || wrong !== ''}
-            onclick={keep}>Save it</button
+            disabled={laying.working || !winter || laying.wrong !== ''}
+            onclick={() => laying.keep()}>Save it</button
           >
-          <button class="btn plain" onclick={() => ((draft = null), (wrong = ''))}
-            >Leave as it was</button
-          >
+          <button class="btn plain" onclick={() => laying.leave()}>Leave as it was</button>
         {:else}
           <button class="btn plain" onclick={print}>Print the plan</button>
         {/if}
       </div>
-      {#if wrong}<p class="warn" role="alert" data-testid="break-refusal">{wrong}</p>{/if}
+      {#if laying.wrong}<p class="warn" role="alert" data-testid="break-refusal">
+          {laying.wrong}
+        </p>{/if}
     </header>
     {#if winter && field?.outline}
       <div class="drawing">
@@ -230,7 +172,7 @@
           chosen={at}
           system={open.system}
           summary={`${verdict} Drawn to scale, north is up; the wire is moved to the ${compass(breaks.towardsDeg)}.`}
-          onchoose={(i) => (place = i)}
+          onchoose={(i) => (laying.place = i)}
           onplace={open.mayPlan ? (i, to) => moved(i, to) : undefined}
         />
         <Strip
@@ -238,7 +180,7 @@
           one="Break"
           colour="#7dad69"
           chosen={at}
-          onchoose={(i) => (place = i)}
+          onchoose={(i) => (laying.place = i)}
         />
       </div>
       <div class="facts">
@@ -248,13 +190,13 @@
             <p>{breakText(one, open.system)}</p>
             <p>{rationText(one, open.system)}</p>
             <div class="row">
-              <button class="btn plain" disabled={at === 0} onclick={() => (place = at - 1)}
+              <button class="btn plain" disabled={at === 0} onclick={() => (laying.place = at - 1)}
                 >Before</button
               >
               <button
                 class="btn plain"
                 disabled={at + 1 >= winter.breaks.length}
-                onclick={() => (place = at + 1)}>Next</button
+                onclick={() => (laying.place = at + 1)}>Next</button
               >
             </div>
           </section>
@@ -295,7 +237,10 @@
             {#if winter.ramp.length}<p>{rampText(winter)}</p>{/if}
             {#if open.mayPlan}
               {#each sendable as g (g.groupId)}
-                <button class="btn plain no-print" disabled={working} onclick={() => ownStep(g)}
+                <button
+                  class="btn plain no-print"
+                  disabled={laying.working}
+                  onclick={() => ownStep(g)}
                   >{winter.groups.length ? 'Keep' : 'Send'}
                   {groupName(g.groupId)}
                   {winter.groups.length ? 'on it' : 'there'} from {longDate(g.from)}{g.firstBirth
@@ -332,7 +277,7 @@
         <a href={`#/plan/${open.view!.id}/land/draw`}>Draw it</a>
       </p>
     {:else}
-      <p role="status">{wrong ? '' : 'Drawing the breaks.'}</p>
+      <p role="status">{laying.wrong ? '' : 'Drawing the breaks.'}</p>
     {/if}
     {#if winter && winter.breaks.length}
       <details class="every" bind:open={every}>
@@ -368,24 +313,28 @@
         aria-labelledby="laid-title"
         data-testid="break-form"
       >
-        <h2 id="laid-title">{isNew ? 'Lay breaks' : 'How they lie'}</h2>
-        <BreakForm {breaks} betterDeg={winter?.betterDeg ?? null} onchange={(b) => change(b)} />
+        <h2 id="laid-title">{laying.isNew ? 'Lay breaks' : 'How they lie'}</h2>
+        <BreakForm
+          {breaks}
+          betterDeg={winter?.betterDeg ?? null}
+          onchange={(b) => laying.change(b)}
+        />
         <Places
           places={breaks.places}
           on={at + 1}
           fresh={middleOf(one?.rings.length ? one.rings : (winter?.ground ?? []))}
-          onchange={(places) => change({ places })}
+          onchange={(places) => laying.change({ places })}
         />
-        {#if !isNew}
+        {#if !laying.isNew}
           <div class="row">
-            <button class="btn plain" disabled={working} onclick={remove}
+            <button class="btn plain" disabled={laying.working} onclick={() => laying.remove()}
               >Remove these breaks</button
             >
           </div>
         {/if}
       </section>
     {/if}
-    <WrittenPlan {breaks} onchange={(written) => change({ written })} />
+    <WrittenPlan {breaks} onchange={(written) => laying.change({ written })} />
   {/if}
 </Laid>
 

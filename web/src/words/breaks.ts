@@ -126,6 +126,8 @@ export function breakWarning(
       return `${c.value} days on one break: more of it is trodden in than the plan reckons with.`;
     case 'COME_AND_GO':
       return `They come and go, ${c.value} spells in all, and each time their guts learn anew: the ramp is lost. Keep them on it from the first day to the last.`;
+    case 'HELD':
+      return `Shut from ${longDate(c.on!)} to ${longDate(c.last!)} by what is said under the cautions, as after frost: nobody goes in, and behind it their guts begin anew.`;
     case 'SNOWED':
       return `Snow shuts it from ${longDate(c.on!)} in this season: what stands then is left, and the feed that replaces it must be there.`;
     case 'AFTER_USE_BY':

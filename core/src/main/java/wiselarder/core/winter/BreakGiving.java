@@ -391,7 +391,7 @@ final class BreakGiving {
     if (breaks.daysEach() > LONG_DAYS) {
       all.add(BreakChecks.told(Warning.LONG_BREAKS, breaks.daysEach(), LONG_DAYS));
     }
-    int spells = spells(drawn);
+    int spells = spells(drawn, learned ? all : new ArrayList<>());
     if (learned && spells > 1) {
       all.add(BreakChecks.told(Warning.COME_AND_GO, spells, 1));
     }
@@ -452,14 +452,30 @@ final class BreakGiving {
     return days;
   }
 
-  private static int spells(List<Break> drawn) {
+  /** Times that stock come and learn anew; where a hold keeps them off between, that is told. */
+  private int spells(List<Break> drawn, List<BreakCaution> all) {
     int spells = drawn.isEmpty() ? 0 : 1;
     for (int i = 1; i < drawn.size(); i++) {
-      LocalDate forgotten =
-          drawn.get(i - 1).toExclusive().plusDays(LearningTimes.FORGOTTEN_AFTER_DAYS);
-      spells += drawn.get(i).from().isAfter(forgotten) ? 1 : 0;
+      LocalDate gone = drawn.get(i - 1).toExclusive();
+      LocalDate back = drawn.get(i).from();
+      if (back.isAfter(gone.plusDays(LearningTimes.FORGOTTEN_AFTER_DAYS))) {
+        if (held(day(gone), day(back))) {
+          all.add(new BreakCaution(Warning.HELD, 0, 0, "", gone, back.minusDays(1)));
+        } else {
+          spells++;
+        }
+      }
     }
     return spells;
+  }
+
+  /** Whether the field is shut by hand or by a caution on most days between. */
+  private boolean held(int from, int to) {
+    int days = 0;
+    for (int d = from; d < to; d++) {
+      days += year.resolved().holds.field(f, d) ? 1 : 0;
+    }
+    return 2 * days > to - from;
   }
 
   /** Whether it is on the field on a day on which some of it may give birth. */

@@ -133,6 +133,10 @@ public record BreakWinter(
     /** They come and go, and what their guts have learned is forgotten between: value spells. */
     COME_AND_GO,
     /**
+     * A hold, as after frost, shuts it for so long that guts forget: from a day on, to the last.
+     */
+    HELD,
+    /**
      * Snow shuts it from a day on, and stock do not come back to it before the last that is meant.
      */
     SNOWED,

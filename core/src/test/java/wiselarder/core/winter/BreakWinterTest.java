@@ -28,6 +28,8 @@ import wiselarder.core.plan.StandsAt;
 import wiselarder.core.plan.StandsAt.Stands;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
+import wiselarder.core.records.FarmRecord;
+import wiselarder.core.records.FieldHeld;
 import wiselarder.core.winter.BreakWinter.Break;
 import wiselarder.core.winter.BreakWinter.BreakCaution;
 import wiselarder.core.winter.BreakWinter.Warning;
@@ -259,6 +261,29 @@ class BreakWinterTest {
     BreakField once =
         new BreakField("b", "piece", null, again, 180, null, 1, 1, false, 0, List.of(), ALL);
     assertThat(warnings(one(farm.build(), once))).doesNotContain(Warning.COME_AND_GO);
+  }
+
+  /** Shut by hand for three weeks between: that is why they came off, and no order of feeds. */
+  @Test
+  void aHoldBetweenIsNoComingAndGoing() {
+    Field crop =
+        Farms.stand("piece", 4, "stubble_turnip", java.util.Collections.nCopies(12, 0.0), 4000)
+            .shaped("piece", "The Piece", square(200));
+    Farms farm = new Farms().eaters("bulls", 5, 9).bales("rounds", 60);
+    farm.fields.add(crop);
+    farm.graze("bulls", DECEMBER, MARCH, "piece").feed("bulls", DECEMBER, MARCH, "rounds");
+    LocalDate shut = DECEMBER.plusDays(14);
+    LocalDate open = shut.plusDays(21);
+    FarmRecord held = Farms.seen(shut, new FieldHeld("piece", open, "Frost"));
+    BreakWinter w =
+        BreakWinter.of(
+                ENGINE.knowing(Farms.written(held)).simulate(farm.build()),
+                ENGINE.catalogue(),
+                List.of(breaks(180, 1, 1)))
+            .get(0);
+    assertThat(w.cautions())
+        .contains(new BreakCaution(Warning.HELD, 0, 0, "", shut, open.minusDays(1)));
+    assertThat(warnings(w)).doesNotContain(Warning.COME_AND_GO);
   }
 
   /** Days before and behind those that are meant belong to no break. */

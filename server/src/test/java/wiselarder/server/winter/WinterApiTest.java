@@ -59,7 +59,11 @@ class WinterApiTest {
     assertThat(both.get(1).get("from")).isEqualTo(both.get(0).get("toExclusive"));
     JsonNode last = both.get(1);
     assertThat(last.get("opened").asInt()).isEqualTo(198);
-    assertThat(last.get("cautions")).isEmpty();
+    // eight bales lie for four days, as the lot is fed; sixteen for eight, and more is lost
+    assertThat(both.get(0).get("cautions")).isEmpty();
+    assertThat(last.get("cautions")).hasSize(1);
+    assertThat(last.get("cautions").get(0).get("warning").asString()).isEqualTo("LOSS_OTHERWISE");
+    assertThat(last.get("fittingMethodId").asString()).isEqualTo("f_bale_graze_7d");
   }
 
   /** A wire that is moved moves those behind it; the hard winter opens them sooner. */
