@@ -855,7 +855,11 @@ public final class ResolvedPlan {
       g.small = group.kind().startsWith("sheep") || group.kind().startsWith("goat");
       g.passes = resolvePasses(group.id(), fieldIndex);
       g.steps = resolveSteps(group.id(), fieldIndex, lotIndex);
-      g.nitrogenSoon = stated.plan().bales().isEmpty() ? null : nitrogenSoon(group, catalogue);
+      if (!stated.plan().bales().isEmpty()) {
+        // the same animals on the same days stand in the same classes
+        double[] before = there == null ? null : known.groups[resolved.size()].nitrogenSoon;
+        g.nitrogenSoon = before == null ? nitrogenSoon(group, catalogue) : before;
+      }
       resolved.add(g);
     }
     return resolved.toArray(GroupPlan[]::new);
