@@ -3,6 +3,8 @@
   import Choice from '../form/Choice.svelte';
   import NumberField from '../form/NumberField.svelte';
   import { thePlan } from '../plan/context';
+  import { unitOf } from '../units/units';
+  import { madeApartM } from './layout';
 
   const open = thePlan();
 
@@ -18,6 +20,16 @@
     { id: '', name: 'all of one lot' },
     ...lots.filter((l) => l.id !== bales.lotId),
   ]);
+  const COME = [
+    { id: 'out', name: 'set out by tractor' },
+    { id: 'made', name: 'left where they were made' },
+  ];
+  const unitKg = $derived.by(() => {
+    const plan = open.view!.plan;
+    const all = [...farm.lots, ...plan.cuts.map((c) => c.lot), ...plan.purchases.map((p) => p.lot)];
+    const lot = all.find((l) => l.id === bales.lotId);
+    return lot ? lot.kgPerUnitAsFed * lot.dmShare : 0;
+  });
   const STANDS = [
     { id: 'side', name: 'on their round side' },
     { id: 'end', name: 'on their flat end' },
@@ -77,6 +89,22 @@
     value={bales.spacing.acrossM}
     onchange={(v) => v && space({ acrossM: v })}
   />
+  <Choice
+    label="They come there"
+    value={bales.asMade ? 'made' : 'out'}
+    options={COME}
+    onchange={(v) => set({ asMade: v === 'made' })}
+  />
+  {#if bales.asMade}
+    <NumberField
+      label={`Hay made, ${unitOf('massPerArea', open.system)}`}
+      quantity="massPerArea"
+      value={null}
+      placeholder="for the spacing"
+      onchange={(v) =>
+        v && v > 0 && space({ alongM: madeApartM(unitKg, v, bales.spacing.acrossM) })}
+    />
+  {/if}
   <NumberField name="bales.edgeM" value={bales.edgeM} onchange={(v) => set({ edgeM: v ?? 0 })} />
   <NumberField name="bales.waterM" value={bales.waterM} onchange={(v) => set({ waterM: v ?? 0 })} />
   <NumberField

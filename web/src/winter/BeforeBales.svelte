@@ -19,10 +19,14 @@
   <h2 id="before-title">Before the first bale</h2>
   <ul class="steps">
     <li>
-      Set {winter.laid}
-      {plural('bale', winter.laid)} out{winter.from
-        ? ` about ${before(OUT_DAYS)}, while the ground carries a tractor`
-        : ''}.
+      {#if bales.asMade}
+        Leave {winter.laid} {plural('bale', winter.laid)} where the baler dropped them.
+      {:else}
+        Set {winter.laid}
+        {plural('bale', winter.laid)} out{winter.from
+          ? ` about ${before(OUT_DAYS)}, while the ground carries a tractor`
+          : ''}.
+      {/if}
     </li>
     <li>
       {bales.stringsOnDay

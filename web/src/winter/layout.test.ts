@@ -5,6 +5,7 @@ import {
   barLength,
   behindAt,
   keptPads,
+  madeApartM,
   padsOf,
   paperScale,
   withCount,
@@ -63,6 +64,15 @@ describe('the drawing', () => {
     expect(paperScale(200, 100)).toBe(1000);
     expect(barLength(300, 'METRIC')).toEqual({ m: 50, text: '50 m' });
     expect(barLength(300, 'IMPERIAL').text).toBe('100 ft');
+  });
+
+  test('a baler leaves a bale where it has taken up as much', () => {
+    // 360 kg off 4,000 kg/ha are 900 m2: 60 m of a 15 m row
+    expect(madeApartM(360, 4000, 15)).toBe(60);
+    expect(madeApartM(360, 6000, 20)).toBe(30);
+    // no closer and no wider than a grid may be
+    expect(madeApartM(20, 9000, 20)).toBe(3);
+    expect(madeApartM(400, 1000, 10)).toBe(200);
   });
 
   test('pads are kept once for a winter', () => {

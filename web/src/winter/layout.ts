@@ -59,6 +59,7 @@ export function fresh(id: string, field: Field, lotId: string, system: System): 
     padWinters: 2,
     onEnd: false,
     stringsOnDay: false,
+    asMade: false,
     mixed: null,
   };
 }
@@ -126,6 +127,18 @@ export function withNext(
 ): BaleField {
   const done = sections.filter((s) => s.from !== null && s.from <= from);
   return { ...bales, counts: done.map((s) => s.spots.length), atOnce };
+}
+
+/**
+ * How far apart a baler leaves bales in a row, m: it drops one where it has taken up as much.
+ *
+ * @param unitKg dry matter of one
+ * @param madeKgPerHa hay made
+ * @param widthM that it takes up at once, from row to row
+ */
+export function madeApartM(unitKg: number, madeKgPerHa: number, widthM: number): number {
+  const m = (10_000 * unitKg) / (madeKgPerHa * widthM);
+  return Math.max(3, Math.min(200, Math.round(10 * m) / 10));
 }
 
 /** How many bales stand before a section. */

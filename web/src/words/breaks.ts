@@ -2,7 +2,7 @@
 import type { Break, BreakField, BreakWinter } from '../api/client';
 import { fullDate, lastDay, longDate } from '../units/dates';
 import { amount, type System } from '../units/units';
-import { daysOf } from './winter';
+import { daysOf, noWater } from './winter';
 import { plural } from './year';
 
 type Named = (groupId: string) => string;
@@ -130,6 +130,8 @@ export function breakWarning(
       return `Shut from ${longDate(c.on!)} to ${longDate(c.last!)} by what is said under the cautions, as after frost: nobody goes in, and behind it their guts begin anew.`;
     case 'SNOWED':
       return `Snow shuts it from ${longDate(c.on!)} in this season: what stands then is left, and the feed that replaces it must be there.`;
+    case 'NO_WATER':
+      return noWater(c.value, c.against);
     case 'AFTER_USE_BY':
       return `From ${longDate(c.on!)} what is kept there is grazed more than ${Math.round(c.against)} days after the first killing frost, by when it should be used: it weathers fast by then. Use it sooner, and keep the bales for later.`;
     case 'SHORT_OF_PROTEIN':

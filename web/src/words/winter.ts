@@ -44,6 +44,10 @@ export function sectionText(s: BaleSection, usualDays: number | null): string {
   return `${bales}: ${lasts}.${offered}${late}`;
 }
 
+/** On so many days nobody says what they drink. */
+export const noWater = (days: number, of: number) =>
+  `On ${days} of ${of} ${plural('day', of)} nobody says what they drink: draw the trough, or say with the field where its water is. Stock that live on snow do so only while it lies.`;
+
 /** A warning in a sentence. */
 export function baleWarning(
   c: BaleWinter['cautions'][number],
@@ -63,6 +67,10 @@ export function baleWarning(
       return `${amount(c.value, 'distance', system)} are kept along water; this slope asks for ${amount(c.against, 'distance', system)}. Local rules stand above that.`;
     case 'STEEP':
       return `${Math.round(c.value)} degrees: no site for bales if any other is to be had. Bales roll, and water runs off quickly.`;
+    case 'MADE_ELSEWHERE':
+      return 'They are said to lie where they were made, and the plan cuts this lot on another field.';
+    case 'NO_WATER':
+      return noWater(c.value, c.against);
     case 'LOSS_OTHERWISE':
       return `Bales that lie as long as these lose about ${Math.round(100 * c.value)}%; as the lot is fed, ${Math.round(100 * c.against)}% are reckoned with. Right only with rings or feeders over them.`;
     case 'MIXED_OTHERWISE':

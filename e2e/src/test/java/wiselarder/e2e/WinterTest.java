@@ -151,7 +151,7 @@ class WinterTest {
     number(Hand.MOUSE, page, "At most, head-days/ha", "500");
     assertThat(piece).containsText("above the 500 head-days/ha that you set");
     number(Hand.MOUSE, page, "Along the row, m", "1");
-    assertThat(page.getByTestId("bale-form")).containsText("3 to 60");
+    assertThat(page.getByTestId("bale-form")).containsText("3 to 200");
     Hand.MOUSE.button(page, "Leave as it was");
     assertThat(page.getByTestId("bale-drawing")).hasCount(0);
     page.context().close();

@@ -80,7 +80,7 @@ public final class Operations {
       {"id": "b", "fieldId": "saddle", "lotId": "fescue-rounds", "bales": 20, "atOnce": 4,
        "counts": [], "spacing": {"alongM": 10, "acrossM": 12, "rowsDeg": 0, "shiftAlongM": 0,
        "shiftAcrossM": 0}, "edgeM": 8, "waterM": 0, "fromLast": false, "mostHeadDaysPerHa": null,
-       "places": [], "padWinters": 2, "onEnd": false, "stringsOnDay": false, "mixed": null}""";
+       "places": [], "padWinters": 2, "onEnd": false, "stringsOnDay": false, "asMade": false, "mixed": null}""";
 
   private static final String QUICK =
       """

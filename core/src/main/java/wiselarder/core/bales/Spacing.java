@@ -5,7 +5,7 @@ import wiselarder.core.quantity.Stated;
 /**
  * How far bales stand apart, and how their rows lie.
  *
- * @param alongM from bale to bale in a row, middle to middle
+ * @param alongM from bale to bale in a row, middle to middle; far apart where a baler left them
  * @param acrossM from row to row
  * @param rowsDeg direction in which rows run, degrees from north to the east; 0 to below 180
  * @param shiftAlongM the first bale of the rows is moved by so much, {@code shiftAcrossM} the first
@@ -13,10 +13,10 @@ import wiselarder.core.quantity.Stated;
  */
 public record Spacing(
     double alongM, double acrossM, double rowsDeg, double shiftAlongM, double shiftAcrossM) {
-  public static final Stated.Figure ALONG_M = Stated.number("spacing.alongM", 3, 60);
+  public static final Stated.Figure ALONG_M = Stated.number("spacing.alongM", 3, 200);
   public static final Stated.Figure ACROSS_M = Stated.number("spacing.acrossM", 3, 60);
   public static final Stated.Figure ROWS_DEG = Stated.number("spacing.rowsDeg", 0, 179.99);
-  public static final Stated.Figure SHIFT_ALONG_M = Stated.number("spacing.shiftAlongM", 0, 60);
+  public static final Stated.Figure SHIFT_ALONG_M = Stated.number("spacing.shiftAlongM", 0, 200);
   public static final Stated.Figure SHIFT_ACROSS_M = Stated.number("spacing.shiftAcrossM", 0, 60);
   private static final double M2_PER_HA = 10_000;
 

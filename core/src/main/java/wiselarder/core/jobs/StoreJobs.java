@@ -2,6 +2,7 @@ package wiselarder.core.jobs;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.function.Predicate;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.plan.Anchor;
 import wiselarder.core.plan.BaleField;
@@ -151,16 +152,19 @@ final class StoreJobs {
     boolean before = frost != null && frost.isBefore(wanted);
     LocalDate out = wanted.minusDays(3 * WEEK);
     double units = lot.units() > 0 ? lot.units() : l.balance.lotUnits(at, Math.max(0, fed - 1));
-    l.job(Job.Kind.SET_OUT, lot.id(), lot.name(), out)
-        .between(out.minusDays(4 * WEEK), wanted.minusDays(2))
-        .wanted(wanted)
-        .figure(Job.What.UNITS, units)
-        .takes(l.hours("bale_graze_set_out", units))
-        .add();
+    double hauled = units - units(l, lot.id(), BaleField::asMade);
+    if (hauled > 0) {
+      l.job(Job.Kind.SET_OUT, lot.id(), lot.name(), out)
+          .between(out.minusDays(4 * WEEK), wanted.minusDays(2))
+          .wanted(wanted)
+          .figure(Job.What.UNITS, hauled)
+          .takes(l.hours("bale_graze_set_out", hauled))
+          .add();
+    }
     // what keeps by its film is opened on the day, or it spoils
     boolean film =
         lot.origin().wrap() == Origin.Wrap.FILM || lot.storageMethodId().startsWith(WRAPPED);
-    double bare = units - stringsOnDay(l, lot.id());
+    double bare = units - units(l, lot.id(), BaleField::stringsOnDay);
     if (lot.origin().wrap() != Origin.Wrap.NONE && !film && bare > 0) {
       LocalDate strings = before ? frost.minusDays(WEEK) : wanted.minusDays(2);
       l.job(Job.Kind.STRINGS_OFF, lot.id(), lot.name(), strings)
@@ -181,12 +185,12 @@ final class StoreJobs {
         .add();
   }
 
-  /** Bales of a lot whose strings come off as each is opened: a part of that job. */
-  private static int stringsOnDay(JobList l, String lotId) {
+  /** Bales of a lot that are set out on fields in some way. */
+  private static int units(JobList l, String lotId, Predicate<BaleField> so) {
     int units = 0;
     for (BaleField b : l.stated.plan().bales()) {
       int others = b.others(b.bales());
-      if (b.stringsOnDay()) {
+      if (so.test(b)) {
         units += b.lotId().equals(lotId) ? b.bales() - others : 0;
         units += b.mixed() != null && b.mixed().lotId().equals(lotId) ? others : 0;
       }

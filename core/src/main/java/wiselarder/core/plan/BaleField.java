@@ -26,6 +26,7 @@ import wiselarder.core.quantity.Stated;
  * @param onEnd bales stand on their flat end, and do not lie on their round side
  * @param stringsOnDay strings and net come off as a bale is opened, and not all before the ground
  *     freezes
+ * @param asMade they lie where the baler left them, and nobody sets them out
  * @param mixed bales of another lot among them; null for none
  */
 public record BaleField(
@@ -44,6 +45,7 @@ public record BaleField(
     int padWinters,
     boolean onEnd,
     boolean stringsOnDay,
+    boolean asMade,
     Mixed mixed) {
   public static final Stated.Figure BALES = Stated.whole("bales.bales", 1, 2000);
   public static final Stated.Figure AT_ONCE = Stated.whole("bales.atOnce", 1, 500);
@@ -121,6 +123,7 @@ public record BaleField(
         USUAL_PAD_WINTERS,
         false,
         false,
+        false,
         null);
   }
 
@@ -146,6 +149,7 @@ public record BaleField(
         padWinters,
         onEnd,
         stringsOnDay,
+        asMade,
         others);
   }
 

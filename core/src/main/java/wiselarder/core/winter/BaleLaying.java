@@ -87,6 +87,20 @@ final class BaleLaying {
     if (opened > 0 && !fitting.equals(stated)) {
       cautions.add(new BaleCaution(Warning.LOSS_OTHERWISE, fitting.share(), stated.share()));
     }
+    if (bales.asMade() && madeElsewhere()) {
+      cautions.add(new BaleCaution(Warning.MADE_ELSEWHERE, 0, 0));
+    }
+    Watering.Dry dry =
+        Watering.dryDays(
+            year,
+            field,
+            bales.places(),
+            from,
+            to,
+            (g, d) -> year.groupLotEatenKg(g, units.lot, d) > 0);
+    if (dry.days() > 0) {
+      cautions.add(new BaleCaution(Warning.NO_WATER, dry.days(), dry.of()));
+    }
     return new BaleWinter(
         bales.id(),
         ground.areaHa(),
@@ -143,6 +157,12 @@ final class BaleLaying {
 
   /** With another loss they lie a little longer or shorter: that alone is no reason to change. */
   private static final double NEAR_DAYS = 0.75;
+
+  /** Where hay of before the plan was made nobody says but in words. */
+  private boolean madeElsewhere() {
+    return year.stated().plan().cuts().stream()
+        .anyMatch(c -> c.lot().id().equals(bales.lotId()) && !c.fieldId().equals(bales.fieldId()));
+  }
 
   /** What is brought onto the ground, eaten and left there. */
   private record Fed(

@@ -119,6 +119,10 @@ public record BaleWinter(
     STEEP,
     /** Share that nobody eats: value. */
     MUCH_LOST,
+    /** They are said to lie where they were made, and the lot is of a cut of another field. */
+    MADE_ELSEWHERE,
+    /** Days on which nobody says what stock drink there: value, of against. */
+    NO_WATER,
     /** Share lost as the lot is fed: against; where bales lie as long as here: value. */
     LOSS_OTHERWISE,
     /** Bales of the other lot that the year opens while these last: value, against those laid. */

@@ -400,6 +400,13 @@ final class BreakGiving {
       all.add(new BreakCaution(Warning.SNOWED, 0, 0, "", date(to), null));
     }
     afterUseBy(drawn, all);
+    if (!drawn.isEmpty()) {
+      int from = day(drawn.get(0).from());
+      Watering.Dry dry = Watering.dryDays(year, field, breaks.places(), from, to, this::on);
+      if (dry.days() > 0) {
+        all.add(BreakChecks.told(Warning.NO_WATER, dry.days(), dry.of()));
+      }
+    }
     int shortWeeks =
         (int) weeks.stream().filter(w -> w.proteinPct() < w.proteinNeedPct() - LITTLE_PCT).count();
     if (shortWeeks > 0) {

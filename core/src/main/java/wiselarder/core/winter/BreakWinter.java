@@ -140,6 +140,8 @@ public record BreakWinter(
      * Snow shuts it from a day on, and stock do not come back to it before the last that is meant.
      */
     SNOWED,
+    /** Days on which nobody says what stock drink there: value, of against. */
+    NO_WATER,
     /**
      * What was kept is grazed after the day by which it should be: from a day on, value days after
      * the first killing frost; against the days that it keeps.

@@ -324,14 +324,16 @@ class JobsTest {
     // forty of them keep their strings until they are opened, then all
     assertThat(one(jobs, Job.Kind.STRINGS_OFF).figure(Job.What.UNITS)).isEqualTo(60);
     assertThat(
-            one(jobs(Items.BALES.put(farm.build(), bareOnTheDay(40))), Job.Kind.STRINGS_OFF)
+            one(jobs(Items.BALES.put(farm.build(), bareOnTheDay(40, false))), Job.Kind.STRINGS_OFF)
                 .figure(Job.What.UNITS))
         .isEqualTo(20);
-    assertThat(jobs(Items.BALES.put(farm.build(), bareOnTheDay(60))))
-        .noneMatch(j -> j.kind() == Job.Kind.STRINGS_OFF);
+    assertThat(jobs(Items.BALES.put(farm.build(), bareOnTheDay(60, true))))
+        .noneMatch(j -> j.kind() == Job.Kind.STRINGS_OFF)
+        // nobody hauls what lies where the baler left it
+        .noneMatch(j -> j.kind() == Job.Kind.SET_OUT);
   }
 
-  private static BaleField bareOnTheDay(int bales) {
+  private static BaleField bareOnTheDay(int bales, boolean asMade) {
     return new BaleField(
         "b",
         "near",
@@ -348,6 +350,7 @@ class JobsTest {
         2,
         true,
         true,
+        asMade,
         null);
   }
 

@@ -67,9 +67,13 @@ class BaleWinterTest {
     return BaleWinter.of(ENGINE.simulate(plan), ENGINE.catalogue(), List.of(bales)).get(0);
   }
 
-  /** What is told besides the way of feeding, which is that of open rings in these plans. */
+  /**
+   * What is told besides water, and the way of feeding, which is that of open rings in these plans.
+   */
   private static List<BaleWinter.BaleCaution> told(BaleWinter winter) {
-    return winter.cautions().stream().filter(c -> c.warning() != Warning.LOSS_OTHERWISE).toList();
+    return winter.cautions().stream()
+        .filter(c -> c.warning() != Warning.LOSS_OTHERWISE && c.warning() != Warning.NO_WATER)
+        .toList();
   }
 
   /**
@@ -81,13 +85,13 @@ class BaleWinterTest {
     FarmPlan plan = plan(100, 20);
     BaleWinter ring = one(plan, bales("b", 12, 4));
     assertThat(ring.cautions())
-        .containsExactly(new BaleWinter.BaleCaution(Warning.LOSS_OTHERWISE, 0.28, 0.15));
+        .contains(new BaleWinter.BaleCaution(Warning.LOSS_OTHERWISE, 0.28, 0.15));
     assertThat(ring.fittingMethodId()).isEqualTo("f_bale_graze_7d");
     FarmPlan lies = Items.LOTS.put(plan, plan.farm().lots().get(0).fedBy(ring.fittingMethodId()));
     BaleWinter open = one(lies, bales("b", 12, 4));
     assertThat(open.cautions())
         .extracting(BaleWinter.BaleCaution::warning)
-        .containsExactly(Warning.MUCH_LOST);
+        .containsExactly(Warning.MUCH_LOST, Warning.NO_WATER);
     assertThat(open.lostShare()).isBetween(0.27, 0.29);
     // opened one at a time they lie for a day
     assertThat(one(lies, bales("b", 12, 1)).fittingMethodId()).isEqualTo("f_bale_graze_1d");
@@ -123,6 +127,19 @@ class BaleWinterTest {
         .isCloseTo(20 * days(NOVEMBER, winter.toExclusive()) / 0.24, within(1e-6));
     assertThat(winter.lostShare()).isBetween(0.04, 0.3);
     assertThat(told(winter)).isEmpty();
+  }
+
+  /** On each day that they are there, until a trough is drawn or the field says that it has one. */
+  @Test
+  void whereNobodySaysWhatTheyDrinkItIsTold() {
+    FarmPlan plan = plan(100, 20);
+    BaleWinter dry = one(plan, bales("b", 12, 9));
+    long days = days(dry.from(), dry.toExclusive());
+    assertThat(dry.cautions()).contains(new BaleWinter.BaleCaution(Warning.NO_WATER, days, days));
+    StandsAt trough = new StandsAt(StandsAt.Stands.TROUGH, new Point(70, 50));
+    assertThat(one(plan, with(bales("b", 12, 9), trough)).cautions())
+        .extracting(BaleWinter.BaleCaution::warning)
+        .doesNotContain(Warning.NO_WATER);
   }
 
   /** Bales in rows along the west side, and a trough 60 m east of the first section's middle. */
@@ -165,6 +182,7 @@ class BaleWinterTest {
         b.padWinters(),
         b.onEnd(),
         b.stringsOnDay(),
+        b.asMade(),
         b.mixed());
   }
 

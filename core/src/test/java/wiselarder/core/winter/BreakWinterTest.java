@@ -74,7 +74,10 @@ class BreakWinterTest {
   }
 
   private static List<Warning> warnings(BreakWinter w) {
-    return w.cautions().stream().map(BreakCaution::warning).toList();
+    return w.cautions().stream()
+        .map(BreakCaution::warning)
+        .filter(x -> x != Warning.NO_WATER)
+        .toList();
   }
 
   /**
@@ -184,6 +187,32 @@ class BreakWinterTest {
                 null));
     FarmPlan soon = farm().graze("bulls", LocalDate.of(2026, 10, 25), DECEMBER, "piece").build();
     assertThat(warnings(one(soon, breaks(180, 1, 1)))).doesNotContain(Warning.AFTER_USE_BY);
+  }
+
+  /** Said with the field or drawn: either is enough. */
+  @Test
+  void whereNobodySaysWhatTheyDrinkItIsTold() {
+    BreakWinter dry = one(plan(), breaks(180, 1, 1));
+    long days = java.time.temporal.ChronoUnit.DAYS.between(dry.from(), dry.toExclusive());
+    assertThat(dry.cautions())
+        .contains(new BreakCaution(Warning.NO_WATER, days, days, "", null, null));
+    BreakField watered =
+        new BreakField(
+            "b",
+            "piece",
+            null,
+            null,
+            180,
+            null,
+            1,
+            1,
+            true,
+            0,
+            List.of(new StandsAt(Stands.TROUGH, new Point(100, 100))),
+            ALL);
+    assertThat(one(plan(), watered).cautions())
+        .extracting(BreakCaution::warning)
+        .doesNotContain(Warning.NO_WATER);
   }
 
   /** Blocks of three: each a third of the width, as deep as three strips are. */

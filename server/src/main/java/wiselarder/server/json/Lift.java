@@ -87,6 +87,7 @@ public final class Lift {
       set.put("padWinters", BaleField.USUAL_PAD_WINTERS);
       set.put("onEnd", false);
       set.put("stringsOnDay", false);
+      set.put("asMade", false);
       set.putNull("mixed");
     }
   }
