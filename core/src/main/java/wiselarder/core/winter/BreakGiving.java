@@ -2,10 +2,13 @@ package wiselarder.core.winter;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
+import java.util.stream.Stream;
 import org.locationtech.jts.geom.Geometry;
 import wiselarder.core.balance.YearBalance;
 import wiselarder.core.forage.LearningTimes;
@@ -330,14 +333,16 @@ final class BreakGiving {
     return all;
   }
 
+  /** What stands there on a day, what was sown last first: a seedbed may have ended the others. */
+  private Stream<StandPlan> stands(int day) {
+    List<StandPlan> all = Arrays.asList(year.resolved().fields[f].stands.clone());
+    Collections.reverse(all);
+    return all.stream().filter(s -> s.arrives <= day && day < s.leaves);
+  }
+
   /** What stands there and must be learned; null for none. */
   private StandPlan learned(int day) {
-    for (StandPlan s : year.resolved().fields[f].stands) {
-      if (s.feed >= 0 && s.arrives <= day && day < s.leaves) {
-        return s;
-      }
-    }
-    return null;
+    return stands(day).filter(s -> s.feed >= 0).findFirst().orElse(null);
   }
 
   /** The table, no more than the feed itself bears for these stock. */
@@ -450,13 +455,10 @@ final class BreakGiving {
 
   /** How long what stands there keeps after a killing frost; NaN where the table does not say. */
   private double keepsDays(int day) {
-    double days = Double.NaN;
-    for (StandPlan s : year.resolved().fields[f].stands) {
-      if (s.arrives <= day && day < s.leaves) {
-        days = s.forage.stockpileUseByDays();
-      }
-    }
-    return days;
+    return stands(day)
+        .mapToDouble(s -> s.forage.stockpileUseByDays())
+        .findFirst()
+        .orElse(Double.NaN);
   }
 
   /** Times that stock come and learn anew; where a hold keeps them off between, that is told. */

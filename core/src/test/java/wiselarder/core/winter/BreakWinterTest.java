@@ -24,6 +24,7 @@ import wiselarder.core.plan.BreakField;
 import wiselarder.core.plan.BreakField.WinterCare;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.Items;
+import wiselarder.core.plan.Sowing;
 import wiselarder.core.plan.StandsAt;
 import wiselarder.core.plan.StandsAt.Stands;
 import wiselarder.core.quantity.CoreReason;
@@ -152,6 +153,33 @@ class BreakWinterTest {
         .contains(
             new BreakCaution(
                 Warning.SHORT_OF_PROTEIN, w.weeks().size(), w.weeks().size(), "", null, null));
+  }
+
+  /** Turnips on a full seedbed where corn stood: guts learn turnips, and no stalks. */
+  @Test
+  void theRampIsThatOfWhatWasSownLast() {
+    Field was =
+        Farms.stand("piece", 4, "corn_residue", java.util.Collections.nCopies(12, 0.0), 5000)
+            .shaped("piece", "The Piece", square(200));
+    Farms farm = new Farms().eaters("bulls", 5, 9).bales("rounds", 90);
+    farm.fields.add(was);
+    farm.sowings.add(
+        new Sowing(
+            "s",
+            "piece",
+            "stubble_turnip",
+            LocalDate.of(2027, 4, 10),
+            Sowing.Preparation.FULL_SEEDBED,
+            null,
+            1,
+            null));
+    LocalDate july = LocalDate.of(2027, 7, 1);
+    farm.graze("bulls", july, null, "piece").feed("bulls", null, null, "rounds");
+    BreakField after =
+        new BreakField("b", "piece", july, null, 180, null, 1, 1, false, 0, List.of(), ALL);
+    BreakWinter w = one(farm.build(), after);
+    assertThat(w.breaks()).isNotEmpty();
+    assertThat(w.learnedAs()).isEqualTo("brassica");
   }
 
   /** What the passes come to is what the breaks do. */
