@@ -62,6 +62,16 @@
 </section>
 
 <style>
+  details {
+    overflow-x: auto;
+  }
+  :is(th, td) {
+    padding: 0.15rem 0.6rem 0.15rem 0;
+    text-align: left;
+  }
+  th[scope='row'] {
+    white-space: nowrap;
+  }
   svg {
     display: block;
     margin-top: 0.4rem;

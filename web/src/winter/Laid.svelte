@@ -53,6 +53,10 @@
     gap: 0.5rem;
     min-width: 0;
   }
+  .page :global(.every) {
+    min-width: 0;
+    overflow-x: auto;
+  }
   .page :global(.every table) {
     width: 100%;
   }
@@ -80,6 +84,7 @@
   }
   .page :global(.panel) {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: 0.4rem;
     padding: 0.7rem 1rem;
     min-width: 0;
@@ -106,6 +111,11 @@
   .page :global(a) {
     color: var(--cobalt);
     text-decoration: underline;
+  }
+  @media print {
+    .page :global(.every) {
+      overflow: visible;
+    }
   }
   @media (max-width: 760px) {
     .page {

@@ -3,8 +3,10 @@ package wiselarder.core.resolved;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import wiselarder.core.calendar.PlanYear;
@@ -74,7 +76,17 @@ final class LotResolver {
     }
     plan.records.each(LotFed.class, (r, f) -> fed(records(index, f, r), year.day(r.on()), f));
     // once it is known when all of them were
-    plan.records.each(LotFed.class, (r, f) -> left(records(index, f, r), year.day(r.on()), f));
+    Set<String> fedBefore = new HashSet<>();
+    plan.records.each(
+        LotFed.class,
+        (r, f) -> {
+          if (r.on().isBefore(year.start())) {
+            fedBefore.add(f.lotId());
+          }
+        });
+    plan.records.each(
+        LotFed.class,
+        (r, f) -> left(records(index, f, r), year.day(r.on()), f, fedBefore.contains(f.lotId())));
     plan.records.each(
         LotCounted.class, (r, f) -> counted(records(index, f, r), year.day(r.on()), f));
     return resolved.toArray(LotPlan[]::new);
@@ -188,8 +200,12 @@ final class LotResolver {
     }
   }
 
-  /** What was left is of the feeding before: of its day and all days to this one. */
-  private static void left(LotRecords records, int day, LotFed fed) {
+  /**
+   * What was left is of the feeding before: of its day and all days to this one.
+   *
+   * @param fedBefore whether it was fed before the plan's first day
+   */
+  private static void left(LotRecords records, int day, LotFed fed, boolean fedBefore) {
     if (records == null || fed.leftShare() == null) {
       return;
     }
@@ -197,8 +213,8 @@ final class LotResolver {
     while (before >= 0 && records.fed[before] == 0) {
       before--;
     }
-    if (before >= 0) {
-      Arrays.fill(records.left, before, day, fed.leftShare());
+    if (before >= 0 || fedBefore) {
+      Arrays.fill(records.left, Math.max(0, before), day, fed.leftShare());
       records.look(day, fed.leftShare());
     }
   }

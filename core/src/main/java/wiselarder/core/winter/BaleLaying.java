@@ -295,8 +295,15 @@ final class BaleLaying {
     return all;
   }
 
-  /** At the appetite of all that eat of the first lot on its first day. */
-  private double offeredDays(int day, int own, int other) {
+  /** At the appetite of all that eat of the first lot on the first day from then on that any do. */
+  private Double offeredDays(int opened, int own, int other) {
+    int day = opened;
+    while (day < year.days() && year.lotEatenKg(units.lot, day) <= 0) {
+      day++;
+    }
+    if (day == year.days()) {
+      return null;
+    }
     double need = 0;
     double usable = 0;
     for (int g = 0; g < year.stated().farm().groups().size(); g++) {
@@ -311,7 +318,7 @@ final class BaleLaying {
       double loss = l.records == null ? byTable : l.records.leftShare(day, byTable);
       usable += (of == units ? own : other) * unitKg * (1 - l.lostAtOpening) * (1 - loss);
     }
-    return need > 0 ? usable / need : 0;
+    return usable / need;
   }
 
   private Double toTroughM(List<Spot> spots) {

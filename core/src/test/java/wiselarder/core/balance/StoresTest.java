@@ -195,6 +195,19 @@ class StoresTest {
     assertThat(b.massBalance().error()).isLessThan(1e-9);
   }
 
+  /** What lay there of a feeding of before the plan begins counts for what comes after the look. */
+  @Test
+  void whatWasLeftOfAnEarlierFeedingIsKnown() {
+    Farms farm = dryCows(Farms.bale("hay", 150));
+    FarmRecord left = Farms.seen(START.plusDays(2), new LotFed("hay", 2, null, 0.5, ""));
+    YearBalance alone = ENGINE.knowing(Farms.written(left)).simulate(farm.build());
+    YearBalance b = ENGINE.knowing(Farms.written(fed(-3, 8), left)).simulate(farm.build());
+    double loss = 1 - b.groupLotEatenKg(0, 0, 60) / (b.lotKg(0, 60) - b.lotKg(0, 61));
+    double own = 1 - alone.groupLotEatenKg(0, 0, 60) / (alone.lotKg(0, 60) - alone.lotKg(0, 61));
+    assertThat(own).isBetween(0.05, 0.3);
+    assertThat(loss).isCloseTo((own + 0.5) / 2, within(0.02));
+  }
+
   private static FarmRecord fed(int day, int units) {
     return Farms.seen(START.plusDays(day), new LotFed("hay", units, null, null, ""));
   }
