@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { FeedStep, GroupCurve, YearView } from '../api/client';
+  import { steady } from '../form/steady';
   import { added, feedingEdits, type Ties } from '../herd/feeding';
   import OneStep from '../herd/OneStep.svelte';
   import { thePlan } from '../plan/context';
@@ -191,7 +192,7 @@
       onback={leave}
       ontarget={onto}
     />
-    <div class="under" style:padding-left={`${narrow ? 10 : scale.left}px`}>
+    <div class="under" {@attach steady} style:padding-left={`${narrow ? 10 : scale.left}px`}>
       <OneStep
         {steps}
         chosenId={chosenStep}

@@ -357,13 +357,14 @@
           onask={(asked) => (wanted = asked)}
           onplain={(is) => (plain = is)}
         />
-        {#if ghost && plain}
-          <p class="fate quiet">
-            Dashed: fed {beside
-              ? `in ${beside.name}`
-              : open.trial
-                ? 'as the plan stands'
-                : 'before the last change'}.
+        <!-- its line is kept free, so that nothing below moves when a try is answered -->
+        {#if plain}
+          <p class="fate quiet dashed">
+            {#if ghost}Dashed: fed {beside
+                ? `in ${beside.name}`
+                : open.trial
+                  ? 'as the plan stands'
+                  : 'before the last change'}.{/if}
           </p>
         {/if}
         {#if fate}<p class="fate quiet" data-testid="surplus">{fate}</p>{/if}
@@ -491,6 +492,9 @@
   .fate {
     padding: 0.25rem 20px 0;
     font-size: 13px;
+  }
+  .dashed {
+    min-height: calc(0.25rem + 1.4em);
   }
   aside {
     position: fixed;

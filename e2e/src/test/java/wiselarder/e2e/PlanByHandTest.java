@@ -2,12 +2,16 @@ package wiselarder.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
@@ -179,6 +183,30 @@ class PlanByHandTest {
     page.reload();
     Hand.MOUSE.button(page, "Hair ewes");
     assertThat(first).hasAttribute("aria-label", Pattern.compile("Graze Hill"));
+    page.context().close();
+  }
+
+  /** A try that is answered late moves nothing away from under the hand that is about to save. */
+  @Test
+  void whatAHandIsOnStaysWhileATryIsAnswered() {
+    product.resetDemo();
+    Page page = product.visitorPage(1280, 1400);
+    page.navigate(product.demo());
+    Hand.MOUSE.button(page, "Hair ewes");
+    List<Route> held = new ArrayList<>();
+    page.route("**/trial", held::add);
+    page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Hair ewes, order of feeds"))
+        .getByRole(AriaRole.BUTTON)
+        .first()
+        .press("Enter");
+    page.getByRole(AriaRole.BUTTON, lane("^Drop step 1")).click();
+    Locator save = page.getByText("Save the order of feeds");
+    save.hover();
+    BoundingBox before = save.boundingBox();
+    page.unroute("**/trial");
+    held.forEach(Route::resume);
+    assertThat(page.getByText("Dashed: fed as the plan stands.")).isVisible();
+    assertThat(save.boundingBox().y).isCloseTo(before.y, within(1.0));
     page.context().close();
   }
 
