@@ -117,6 +117,8 @@ export type Break = Schemas['Break'];
 export type BaleWinter = Schemas['BaleWinter'];
 export type BaleSite = Schemas['BaleSite'];
 export type BaleSection = Schemas['BaleSection'];
+export type FirstDay = Schemas['FirstDay'];
+export type PlanCopy = Schemas['Copy'];
 export type OwnJob = Schemas['OwnJob'];
 export type Job = Schemas['JobView'];
 export type JobMoved = Schemas['JobMoved'];
@@ -353,8 +355,15 @@ export function apiIn(looking: { season: string }) {
       get<Revision[]>(`/plans/${id}/history` + (before ? `?before=${before}` : '')),
     at: (id: string, revision: number) =>
       get<YearView>(inSeason(`/plans/${id}/history/${revision}`)),
-    copy: (id: string, name: string, yearsOn = 0) =>
-      post<{ id: string }>(`/plans/${id}/copy`, { name, yearsOn }),
+    copy: (id: string, name: string, begins: Partial<PlanCopy> = {}) =>
+      post<{ id: string }>(`/plans/${id}/copy`, { name, ...begins }),
+    next: (id: string, yearsOn: number, same: string[]) =>
+      get<FirstDay>(`/plans/${id}/next?${query({ yearsOn: String(yearsOn), same: same.join() })}`),
+    before: (id: string) => get<Schemas['PlanBefore'][]>(`/plans/${id}/before`),
+    begin: (id: string, from: string, same: string[]) =>
+      get<FirstDay>(`/plans/${id}/begin?${query({ from, same: same.join() })}`),
+    beginNow: (id: string, begin: Schemas['Begin']) =>
+      post<PlanView>(inSeason(`/plans/${id}/begin`), begin),
     removePlan: (id: string) => remove(`/plans/${id}`),
     levers: (id: string, at: GapPlace, buyDate: string, kind: Lever['kind']) =>
       get<Lever[]>(

@@ -9,6 +9,7 @@
   import TextField from '../form/TextField.svelte';
   import { thePlan } from '../plan/context';
   import { signed } from '../people/signed.svelte';
+  import BeginFrom from './BeginFrom.svelte';
   import Plans from './Plans.svelte';
   import MiniYear from '../plan/MiniYear.svelte';
 
@@ -177,6 +178,7 @@
       ondiscard={() => draft.discard()}
     />
   </section>
+  <BeginFrom />
   <Plans />
 {/if}
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { push } from 'svelte-spa-router';
   import { longDate } from '../units/dates';
-  import TextField from '../form/TextField.svelte';
+  import NextYear from './NextYear.svelte';
   import { thePlan } from '../plan/context';
   import { signed } from '../people/signed.svelte';
 
@@ -9,18 +9,8 @@
 
   const mine = $derived(signed.plans);
   const owner = $derived(open.view!.role === 'OWNER');
-  let name = $state('');
   let sure = $state('');
 
-  async function copy(yearsOn: number) {
-    const done = await signed.attempt(async () => {
-      const { id } = await open.api.copy(open.view!.id, name, yearsOn);
-      await signed.refresh();
-      name = '';
-      await push(`/plan/${id}`);
-    });
-    if (!done) open.error = signed.error;
-  }
   async function remove(id: string) {
     const done = await signed.attempt(async () => {
       await open.api.removePlan(id);
@@ -64,25 +54,7 @@
       </li>
     {/each}
   </ul>
-  {#if open.mayPlan}
-    <form
-      onsubmit={(e) => {
-        e.preventDefault();
-        void copy(0);
-      }}
-    >
-      <TextField label="Name of the copy" value={name} oninput={(v) => (name = v)} />
-      <button class="btn plain" disabled={name.trim() === ''}>Copy this plan</button>
-      <button class="btn plain" type="button" disabled={name.trim() === ''} onclick={() => copy(1)}
-        >Copy it for the next year</button
-      >
-    </form>
-    <p class="quiet">
-      For the next year every date goes on by a year, and those that go by a frost, a green-up or a
-      birth stand by that year’s. What stands and what lies in store on its first day is still this
-      plan’s: put down what is there then, under Land and Store.
-    </p>
-  {/if}
+  {#if open.mayPlan}<NextYear />{/if}
 </section>
 
 <style>
@@ -100,13 +72,6 @@
   }
   a[aria-current] {
     font-weight: 700;
-  }
-  form {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.6rem;
-    align-items: end;
-    margin-top: 0.75rem;
   }
   .remove {
     color: var(--bare-dark);

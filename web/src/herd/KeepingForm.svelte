@@ -112,6 +112,14 @@
         value={group.keeping.conditionFloor}
         onchange={(v) => keep('conditionFloor', v)}
       />
+      <NumberField
+        label={`Condition on the plan’s first day, ${kind.scale.lowest} to ${kind.scale.highest}`}
+        name="keeping.conditionAtStart"
+        quantity="plain"
+        placeholder="as seen last"
+        value={group.keeping.conditionAtStart}
+        onchange={(v) => keep('conditionAtStart', v)}
+      />
     {/if}
     <label class="tick">
       <input

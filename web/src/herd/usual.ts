@@ -55,6 +55,7 @@ export function usualGroup(
       conditionFloor: null,
       snowAsWater: false,
       besidesKgPerDay: 0,
+      conditionAtStart: null,
     },
   };
 }

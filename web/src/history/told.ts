@@ -22,6 +22,8 @@ export function toldText(told: Told, system: System): string {
       return 'Began from a hay sum';
     case 'COPIED':
       return `Copied from ${told.name} at change ${told.number}`;
+    case 'BEGINS_FROM':
+      return `Took its first day from ${told.name} at change ${told.number}`;
     case 'REPLACED':
       return `Replaced by a file: ${told.name}`;
     case 'WENT_BACK':

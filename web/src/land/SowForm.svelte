@@ -39,6 +39,7 @@
   let way = $state<Sowing['preparation']>(before?.preparation ?? 'GRAZE_DOWN');
   let yieldKg = $state<number | null>(before?.yieldKgPerHa ?? null);
   let seed = $state(before?.seedShare ?? 1);
+  let standing = $state<Sowing['standing']>(before?.standing ?? null);
   let endsOn = $state<string | null>(before?.endsOn ?? null);
 
   let forHay = $state(false);
@@ -79,6 +80,7 @@
     if (day < 0 && day >= -LITTLE_LATE_DAYS) return view.plan.year.start;
     return day >= 0 ? first : isoOf(`${year + 1}-01-01`, doy - 1);
   });
+  const sownBefore = $derived((sowOn ?? usual) < open.view!.plan.year.start);
   const draftId = untrack(
     () =>
       changeId ??
@@ -104,6 +106,7 @@
         yieldKgPerHa: yieldKg,
         seedShare: seed,
         endsOn,
+        standing: sownBefore ? standing : null,
       },
     };
   }
@@ -175,6 +178,59 @@
     }}
   />
 </div>
+{#if sownBefore}
+  <fieldset class="stood">
+    <legend>It was sown before the plan begins</legend>
+    <div class="input-grid">
+      <NumberField
+        name="standing.coverKgPerHa"
+        value={standing?.coverKgPerHa ?? null}
+        optional
+        placeholder="not said"
+        hint="0 where it is not up yet"
+        onchange={(v) => {
+          standing =
+            v === null
+              ? null
+              : {
+                  coverKgPerHa: v,
+                  deadShare: standing?.deadShare ?? 0,
+                  ready: standing?.ready ?? false,
+                  heatDegreeDays: standing?.heatDegreeDays ?? null,
+                };
+          tryOut();
+        }}
+      />
+      {#if standing}
+        <NumberField
+          name="standing.deadShare"
+          value={standing.deadShare}
+          onchange={(v) => {
+            if (v !== null) standing = { ...standing!, deadShare: v };
+            tryOut();
+          }}
+        />
+        <label class="tick"
+          ><input
+            type="checkbox"
+            class="checkbox"
+            checked={standing.ready}
+            onchange={(e) => {
+              standing = { ...standing!, ready: e.currentTarget.checked };
+              tryOut();
+            }}
+          /> Stock were on it, or may come in</label
+        >
+      {/if}
+    </div>
+    {#if !standing}
+      <p class="quiet fine">
+        Say how much of it stands on the plan’s first day; until then nothing of it is reckoned
+        with. Its seed and its ground are paid for.
+      </p>
+    {/if}
+  </fieldset>
+{/if}
 <div class="checks">
   <label
     ><input type="checkbox" class="checkbox" bind:checked={onlyFitting} /> Offer only what fits the day,
@@ -191,7 +247,7 @@
 {/if}
 {#if tried}
   <p class="tells" role="status" data-testid="sowing-tried">
-    {sowingOutcome(tried, open.year.start, open.system)}
+    {sowingOutcome(tried, open.year.start, open.system, sownBefore ? standing : null)}
   </p>
 {/if}
 <p class="quiet fine">
@@ -210,6 +266,17 @@
 <ActBar {deed} label={before ? 'Save it' : 'Sow it'} {ondone} />
 
 <style>
+  .stood {
+    border-left: 4px solid var(--cobalt);
+    padding: 0.2rem 0.8rem;
+    margin: 0.6rem 0;
+  }
+  .tick {
+    display: flex;
+    gap: 0.4rem;
+    align-items: center;
+    min-height: 2.25rem;
+  }
   .caution {
     border-left: 4px solid var(--bare);
     padding-left: 0.6rem;

@@ -9,6 +9,7 @@
   import NumberField from '../form/NumberField.svelte';
   import OwnForageForm, { noFigures } from './OwnForageForm.svelte';
   import { freshId } from '../plan/session.svelte';
+  import GroundForm from './GroundForm.svelte';
   import GrowthRates from './GrowthRates.svelte';
 
   const open = thePlan();
@@ -201,6 +202,9 @@
     onchange={(v) => setStand({ toExclusive: v ? endAfter(v) : null })}
   />
 </div>
+{#if open.view!.farm.fields.some((f) => f.id === field.id)}
+  {#key field.id}<GroundForm fieldId={field.id} />{/key}
+{/if}
 {#if forage.prussicAcid || forage.toxicEndophyte}
   <p class="caution">
     {forage.prussicAcid

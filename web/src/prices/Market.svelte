@@ -72,6 +72,7 @@
               movable: true,
               makingPerUnit: null,
               haulingPerUnit: null,
+              worth: null,
             },
             size: null,
             reserve: null,

@@ -105,6 +105,7 @@ export function nothingSaid(): Pick<Lot, 'origin' | 'size' | 'reserve'> {
       movable: true,
       makingPerUnit: null,
       haulingPerUnit: null,
+      worth: null,
     },
     size: null,
     reserve: null,

@@ -215,7 +215,7 @@ export function amount(si: number, quantity: Quantity, system: System): string {
 export function quantityOf(field: string): Quantity {
   if (/(areaHa|deductedHa|outline)$/.test(field)) return 'area';
   if (/KgPerHaDay$/.test(field)) return 'rate';
-  if (/nitrogenKgPerHa$/.test(field)) return 'nutrient';
+  if (/[nN]itrogen(ToCome)?KgPerHa$/.test(field)) return 'nutrient';
   if (/KgPerHa$/.test(field)) return 'massPerArea';
   if (/(water|rain)Mm$/.test(field)) return 'water';
   if (/waterLPerDay$/.test(field)) return 'litres';

@@ -25,6 +25,7 @@ export const THINGS: Record<Change['what'], string> = {
   RUNG: 'the rung of the drought plan,',
   BALES: 'the bales set out on',
   BREAKS: 'the breaks on',
+  GROUND: 'what the ground brings along of',
   TEST: 'the test of',
 };
 

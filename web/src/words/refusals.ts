@@ -97,6 +97,8 @@ const SENTENCES: { [C in RefusalCode]: (v: RefusalValues[C], at: At) => string }
     `There is no season "${v.key}": choose one of the list, or a simulated year from 0 to 999,999.`,
   scenario_on_scenario: () =>
     'A scenario lies over a normal, simulated or recorded year, not over another scenario.',
+  does_not_reach: (v) =>
+    `${v.plan} comes to the mornings of ${date(v.from)} to ${date(v.to)}; a plan that begins on ${date(v.start)} cannot begin from it.`,
   duplicate_id: (v, at) => `${of(at)}"${v.id}" is there twice.`,
   one_amount: () => 'Say either a share of the diet or an amount a head, not both.',
   round_of_store: () => 'Only grazing goes in rounds; a step from the store has none.',

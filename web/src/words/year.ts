@@ -256,7 +256,12 @@ export function sowingText(sowing: Sowing, field: string, crop: string): string 
 }
 
 /** What becomes of a sowing in the season looked at. */
-export function sowingOutcome(o: SowingOutcome, start: string, system: System): string {
+export function sowingOutcome(
+  o: SowingOutcome,
+  start: string,
+  system: System,
+  standing: Sowing['standing'] = null,
+): string {
   if (o.daysLate === null || o.chanceOfFailing === null) {
     return 'It lies outside the days of this plan: nothing of it is reckoned.';
   }
@@ -267,6 +272,7 @@ export function sowingOutcome(o: SowingOutcome, start: string, system: System): 
       `be, it fails in about ${Math.round(o.chanceOfFailing * 100)} of 100 when sown on this day.`
     );
   }
+  if (standing && o.emergedDay === 0) return stoodOutcome(o, start, system, standing);
   if (o.emergedDay < 0) return `It is not up by the end of the plan. ${chance}.`;
   const up = `Up on ${longDay(start, o.emergedDay)}`;
   const ready =
@@ -275,20 +281,42 @@ export function sowingOutcome(o: SowingOutcome, start: string, system: System): 
         ? 'not ready to graze by the end of the plan'
         : 'never ready to graze'
       : `ready to graze on ${longDay(start, o.readyDay)} (high enough, roots hold)`;
-  const grain =
-    o.headedDay < 0
-      ? ''
-      : o.doughDay < 0
-        ? ` Heads from ${longDay(start, o.headedDay)}.`
-        : ` Heads from ${longDay(start, o.headedDay)}, its grain soft dough from ${longDay(start, o.doughDay)}` +
-          (o.grainDay < 0
-            ? ', not hard before it ends.'
-            : `, hard from ${longDay(start, o.grainDay)}.`);
+  const grain = grainText(o, start);
   const late = o.daysLate > 3 ? ` Sown ${days(Math.round(o.daysLate))} after the usual time.` : '';
   return (
     `${up}, ${ready}. Grows ${amount(o.grownKgPerHa, 'massPerArea', system)} ` +
     `(${figure(o.lowKgPerHa, 'massPerArea', system)} to ${figure(o.highKgPerHa, 'massPerArea', system)}); ${chance}.${late}${grain}`
   );
+}
+
+/** Of a crop that was sown before the plan and stands on its first day. */
+function stoodOutcome(
+  o: SowingOutcome,
+  start: string,
+  system: System,
+  standing: NonNullable<Sowing['standing']>,
+): string {
+  const use =
+    standing.ready || o.readyDay === 0
+      ? 'stock may come in'
+      : o.readyDay < 0
+        ? 'not ready to graze before it ends'
+        : `ready to graze on ${longDay(start, o.readyDay)} (high enough, roots hold)`;
+  const ends = o.endedDay < 0 ? '' : ` It ends on ${longDay(start, o.endedDay)}.`;
+  return (
+    `It stands on the first day; ${use}. From then on it grows ` +
+    `${amount(o.grownKgPerHa, 'massPerArea', system)}.${grainText(o, start)}${ends}`
+  );
+}
+
+/** When it heads, and when there is grain in the heads. */
+function grainText(o: SowingOutcome, start: string): string {
+  if (o.headedDay < 0) return '';
+  const heads = ` Heads from ${longDay(start, o.headedDay)}`;
+  if (o.doughDay < 0) return `${heads}.`;
+  const hard =
+    o.grainDay < 0 ? ', not hard before it ends.' : `, hard from ${longDay(start, o.grainDay)}.`;
+  return `${heads}, its grain soft dough from ${longDay(start, o.doughDay)}${hard}`;
 }
 
 export function plural(unit: string, n: number): string {

@@ -42,6 +42,24 @@ class ArchitectureTest {
                   "weather")),
           Map.entry("bales", Set.of("land", "quantity")),
           Map.entry(
+              "carry",
+              Set.of(
+                  "balance",
+                  "bales",
+                  "calendar",
+                  "cost",
+                  "day",
+                  "diet",
+                  "edit",
+                  "engine",
+                  "herd",
+                  "land",
+                  "plan",
+                  "quantity",
+                  "resolved",
+                  "store",
+                  "winter")),
+          Map.entry(
               "winter",
               Set.of(
                   "balance",

@@ -328,8 +328,9 @@ class EditorsTest {
   @Test
   void aChangeIsMadeInAnotherPlanTooAndWhatIsOtherwiseThereIsShownFirst() {
     page.navigate(product.demo() + "/farm");
-    Hand.input(page, "Name of the copy").fill("Dry year");
-    button("Copy this plan").click();
+    Hand.MOUSE.choose(page.getByLabel("It is of"), "The same year once more");
+    Hand.input(page, "Name of the new plan").fill("Dry year");
+    button("Make the plan").click();
     assertThat(page).hasURL(Pattern.compile("/plan/dry-year"));
     go("Land");
     button("Church Field").click();

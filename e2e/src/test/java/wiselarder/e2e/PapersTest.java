@@ -148,8 +148,9 @@ class PapersTest {
   @Test
   void aPlanIsCopiedNamedAndOpened() {
     page.navigate(product.demo() + "/farm");
-    Hand.input(page, "Name of the copy").fill("Spare plan");
-    button("Copy this plan").click();
+    Hand.MOUSE.choose(page.getByLabel("It is of"), "The same year once more");
+    Hand.input(page, "Name of the new plan").fill("Spare plan");
+    button("Make the plan").click();
     assertThat(page.locator("header")).containsText("Spare plan");
     Hand.MOUSE.link(page, "All farms");
     assertThat(page.locator("main")).containsText("Spare plan");

@@ -156,6 +156,12 @@ public final class Operations {
     CALLS.put("GET /api/plans/{id}/history", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/history/{revision}", bare(Needs.READER));
     CALLS.put("POST /api/plans/{id}/copy", json(Needs.PLANNER, "{\"name\": \"Wet year\"}"));
+    CALLS.put("GET /api/plans/{id}/next", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/before", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/begin", bare(Needs.READER));
+    CALLS.put(
+        "POST /api/plans/{id}/begin",
+        json(Needs.PLANNER, "{\"revision\": 1, \"from\": \"{id}\", \"sameAnimals\": []}"));
     CALLS.put("GET /api/plans/{id}/levers", bare(Needs.READER));
     CALLS.put("POST /api/plans/{id}/thousand", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/thousand", bare(Needs.READER));

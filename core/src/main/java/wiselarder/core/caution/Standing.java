@@ -46,10 +46,12 @@ record Standing(
       found.add(new Standing(field, base, null, from, to, kinds(base), grazers));
       for (Sowing sowing : stated.plan().sowings()) {
         int sown = year.day(sowing.sowOn());
-        if (sowing.fieldId().equals(field.id()) && sown >= 0 && sown < year.days()) {
+        if (sowing.fieldId().equals(field.id())
+            && (sown >= 0 && sown < year.days() || sowing.standsAtStart(year))) {
           Forage crop = catalogue.forage(sowing.forageId());
           int ends = year.clippedEnd(sowing.endsOn());
-          found.add(new Standing(field, crop, sowing, sown, ends, kinds(crop), grazers));
+          found.add(
+              new Standing(field, crop, sowing, Math.max(0, sown), ends, kinds(crop), grazers));
         }
       }
     }

@@ -154,17 +154,7 @@ final class PartOfField {
               c.grazeUntilExclusive()));
     }
     if (put.item() instanceof Sowing s) {
-      return new PlanEdit.Put<>(
-          Items.SOWINGS,
-          new Sowing(
-              s.id(),
-              part,
-              s.forageId(),
-              s.sowOn(),
-              s.preparation(),
-              s.yieldKgPerHa(),
-              s.seedShare(),
-              s.endsOn()));
+      return new PlanEdit.Put<>(Items.SOWINGS, s.on(s.id(), part));
     }
     if (put.item() instanceof HayCut c) {
       return new PlanEdit.Put<>(

@@ -60,6 +60,10 @@ public final class SeedUse {
   private void take(Sowing s) {
     double ha = stated.field(s.fieldId()).netAreaHa();
     Map<String, Taken> taken = new TreeMap<>();
+    if (s.standsAtStart(stated.plan().year())) {
+      bySowing.put(s.id(), taken);
+      return;
+    }
     product
         .partsOf(stated.farm(), s.forageId())
         .forEach(
@@ -83,6 +87,11 @@ public final class SeedUse {
   public static double boughtKg(FarmPlan stated, Catalogue product, Sowing sowing) {
     Map<String, Taken> taken = of(stated, product, Set.of()).of(sowing);
     return taken.isEmpty() ? Double.NaN : taken.values().stream().mapToDouble(Taken::bought).sum();
+  }
+
+  /** What is left in the shed by forage once the plan has sown, kg. */
+  public static Map<String, Double> leftKg(FarmPlan stated, Catalogue product) {
+    return new TreeMap<>(of(stated, product, Set.of()).leftKg);
   }
 
   /** Ground that what stays in the shed beside the plan's own sowings is enough for, ha. */

@@ -4,6 +4,7 @@ import wiselarder.core.forage.CropRules;
 import wiselarder.core.forage.CropUses.Second;
 import wiselarder.core.forage.Maturity;
 import wiselarder.core.forage.QualityTable.Values;
+import wiselarder.core.plan.OpeningGround;
 import wiselarder.core.plan.Sowing;
 import wiselarder.core.resolved.ResolvedPlan.CropPlan;
 import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
@@ -62,7 +63,12 @@ final class CellState {
       stands[i] = new StandState();
     }
     base = stands[0];
-    waterMm = plan.usualMm(kind, 0);
+    base.gone = plan.base().leaves <= 0;
+    OpeningGround ground = plan.ground;
+    boolean felt = ground != null && ground.soilWaterShare() != null;
+    waterMm = felt ? ground.soilWaterShare() * plan.capacityMm : plan.usualMm(kind, 0);
+    nitrogen = ground == null ? 0 : ground.nitrogenKgPerHa();
+    nitrogenToCome = ground == null ? 0 : ground.nitrogenToComeKgPerHa();
   }
 
   private CellState(CellState of) {

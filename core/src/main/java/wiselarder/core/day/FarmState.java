@@ -101,9 +101,12 @@ final class FarmState {
     for (FieldPlan p : plan.fields) {
       StandPlan base = p.base();
       boolean ready = base.arrives <= 0 && p.openingGreen + p.openingDead >= base.turnIn;
-      for (int g = 0; base.feed >= 0 && ready && g < plan.groups.length; g++) {
-        learnedFirst[g * feeds + base.feed] = LONG_AGO;
-        learnedLast[g * feeds + base.feed] = -1;
+      for (StandPlan s : p.stands) {
+        boolean known = s.crop == null ? ready : s.crop.standing != null && s.crop.standing.ready();
+        for (int g = 0; s.feed >= 0 && known && g < plan.groups.length; g++) {
+          learnedFirst[g * feeds + s.feed] = LONG_AGO;
+          learnedLast[g * feeds + s.feed] = -1;
+        }
       }
     }
   }

@@ -7,6 +7,7 @@ import wiselarder.core.forage.NitrogenRules;
 import wiselarder.core.forage.QualityTable;
 import wiselarder.core.forage.SwardRules;
 import wiselarder.core.land.SoilWater;
+import wiselarder.core.plan.Sowing;
 import wiselarder.core.resolved.FieldDays;
 import wiselarder.core.resolved.ResolvedPlan;
 import wiselarder.core.resolved.ResolvedPlan.CropPlan;
@@ -424,7 +425,9 @@ final class Growing {
     for (int i = 1; i < s.stands.length; i++) {
       CropPlan c = p.stands[i].crop;
       StandState crop = s.stands[i];
-      if (day == Math.max(0, c.prepareDay)) {
+      if (day == 0 && c.standing != null) {
+        stands(p, s, i);
+      } else if (day == Math.max(0, c.prepareDay)) {
         prepare(p, s, i);
       }
       if (day >= c.sowDay && crop.endedDay < 0) {
@@ -432,6 +435,37 @@ final class Growing {
       }
       s.sown |= day >= c.prepareDay && crop.readyDay < 0 && crop.endedDay < 0;
     }
+  }
+
+  /** A crop that was sown before the plan; in a bed nothing else is left of what stood there. */
+  private void stands(FieldPlan p, CellState s, int i) {
+    StandPlan sp = p.stands[i];
+    CropPlan c = sp.crop;
+    StandState crop = s.stands[i];
+    if (c.stated.preparation() == Sowing.Preparation.FULL_SEEDBED) {
+      prepare(p, s, i);
+    }
+    double kgPerHa = c.standing.coverKgPerHa();
+    if (kgPerHa <= 0) {
+      return;
+    }
+    crop.there = true;
+    crop.emergedDay = 0;
+    crop.dead = kgPerHa * c.standing.deadShare();
+    crop.green = kgPerHa - crop.dead;
+    crop.young = crop.green;
+    crop.grownKg = kgPerHa;
+    crop.stage = c.heatAtStart;
+    crop.age = c.heatAtStart;
+    crop.maturity = Maturity.ofCrop(c.course, crop.stage, crop.age);
+    crop.stands(c.course, 0);
+    crop.readyDay = c.standing.ready() ? 0 : -1;
+    QualityTable.Values values = followed(sp);
+    if (values != null) {
+      values.kept(OPENING_DEAD_DAYS, crop.deadWorth);
+      values.join(crop.youngWorth, 0, crop.maturity, 1);
+    }
+    totals.openingKg += kgPerHa * s.areaHa;
   }
 
   /** Preparing for a crop sets back or clears whatever stood there before it. */

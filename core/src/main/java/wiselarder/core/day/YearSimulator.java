@@ -126,6 +126,17 @@ public final class YearSimulator {
     return new YearSimulator(plan, out, state).run(turn);
   }
 
+  /**
+   * What is there on a morning of a plan, before anything of that day; run from its first day.
+   *
+   * @param day 1 to the plan's length: that of the first day after it
+   */
+  public static AtHand atHand(ResolvedPlan plan, int day) {
+    FarmState state = new FarmState(plan);
+    new YearSimulator(plan, new DayBook(plan, false), state).days(0, day);
+    return AtHand.of(plan, state);
+  }
+
   /** The morning on which the weather turns of a run after another until about a day. */
   public static int turnsOn(DayBook before, int day) {
     Integer turn = before.states.floorKey(day);
@@ -142,8 +153,14 @@ public final class YearSimulator {
   }
 
   private DayBook run(int from) {
+    days(from, plan.days);
+    closeAccounts();
+    return out;
+  }
+
+  private void days(int from, int to) {
     out.totals = totals;
-    for (int day = from; day < plan.days; day++) {
+    for (int day = from; day < to; day++) {
       if (out.keepsStates && day > from && day % KEPT_EACH_DAYS == 0) {
         out.states.put(day, state.copy());
       }
@@ -154,8 +171,6 @@ public final class YearSimulator {
       growing.evening(day);
       stores.evening(day);
     }
-    closeAccounts();
-    return out;
   }
 
   private void cut(int day) {

@@ -207,7 +207,8 @@ public final class DietYear {
   private void reckon() {
     BodyCondition scale = BodyCondition.of(stated.kind());
     double weight = Double.NaN;
-    double fromScore = scale.usual();
+    Double begins = stated.keeping().conditionAtStart();
+    double fromScore = begins == null ? scale.usual() : begins;
     double fromWeight = Double.NaN;
     double heaviest = 0;
     List<ConditionScore> scores = balance.resolved().records().scores(stated);
@@ -222,6 +223,9 @@ public final class DietYear {
         ConditionScore seen = scores.get(next);
         if (balance.year().day(seen.date()) > d) {
           break;
+        }
+        if (begins != null && balance.year().day(seen.date()) < 0) {
+          continue;
         }
         weight = seen.weightKg() != null ? seen.weightKg() : weight;
         fromScore = seen.score();

@@ -84,7 +84,7 @@ public final class Anchoring {
    *
    * @throws Refused where such a year cannot be planned
    */
-  public static FarmPlan yearsOn(FarmPlan plan, int years, Catalogue catalogue) {
+  static FarmPlan yearsOn(FarmPlan plan, int years, Catalogue catalogue) {
     PlanYear is = plan.plan().year();
     PlanYear then = new PlanYear(is.start().plusYears(years), is.months());
     Anchoring all = new Anchoring(plan, new PlanEdit.SetYear(then).apply(plan), catalogue);
@@ -233,7 +233,8 @@ public final class Anchoring {
                       s.preparation(),
                       s.yieldKgPerHa(),
                       s.seedShare(),
-                      d.of(Part.TO, s.endsOn()))),
+                      d.of(Part.TO, s.endsOn()),
+                      s.standing())),
           new Dated<>(
               Thing.DRESSING,
               Plan::dressings,

@@ -79,7 +79,8 @@ public final class Difference {
           Items.JOBS,
           Items.RUNGS,
           Items.BALES,
-          Items.BREAKS);
+          Items.BREAKS,
+          Items.GROUND);
 
   private static Farm bare(Farm f) {
     return f.withFields(List.of())

@@ -113,15 +113,7 @@ final class Split {
   }
 
   private Sowing sowing(Sowing s) {
-    return new Sowing(
-        copyId(s.id()),
-        newId,
-        s.forageId(),
-        s.sowOn(),
-        s.preparation(),
-        s.yieldKgPerHa(),
-        s.seedShare(),
-        s.endsOn());
+    return s.on(copyId(s.id()), newId);
   }
 
   private LightPass pass(LightPass l) {

@@ -11,6 +11,7 @@ import wiselarder.core.conflict.Conflict;
 import wiselarder.core.conflict.Conflicts;
 import wiselarder.core.edit.Anchoring;
 import wiselarder.core.edit.PlanEdit;
+import wiselarder.core.edit.YearsOn;
 import wiselarder.core.forage.Forage;
 import wiselarder.core.gap.Gap;
 import wiselarder.core.gap.GapFinder;
@@ -181,7 +182,7 @@ public final class Engine {
 
   /** A plan so many years on, its anchored dates where their anchors say. */
   public FarmPlan yearsOn(FarmPlan stated, int years) {
-    return Anchoring.yearsOn(stated, years, catalogue);
+    return YearsOn.of(stated, years, catalogue);
   }
 
   /** Applies the edits in order and gives the year of the outcome; the plan stays as it is. */

@@ -153,6 +153,48 @@ public record AnimalGroup(
         keeping);
   }
 
+  /** So many of them, of such a weight, kept so, at the start of a later plan. */
+  public AnimalGroup later(int headThen, double weightThen, Keeping kept) {
+    return new AnimalGroup(
+        id,
+        name,
+        kind,
+        headThen,
+        weightThen,
+        gainKgPerDay,
+        flatIntakeKgPerHeadDay,
+        birthStart,
+        birthSpreadDays,
+        youngPerDam,
+        weaning,
+        youngLeave,
+        fromInclusive,
+        toExclusive,
+        changes,
+        kept);
+  }
+
+  /** The same group, all of whose dates are so many years later. */
+  public AnimalGroup yearsOn(int years) {
+    return new AnimalGroup(
+        id,
+        name,
+        kind,
+        head,
+        weightKg,
+        gainKgPerDay,
+        flatIntakeKgPerHeadDay,
+        birthStart,
+        birthSpreadDays,
+        youngPerDam,
+        weaning,
+        youngLeave,
+        fromInclusive == null ? null : fromInclusive.plusYears(years),
+        toExclusive == null ? null : toExclusive.plusYears(years),
+        changes.stream().map(c -> c.yearsOn(years)).toList(),
+        keeping);
+  }
+
   private static int scaled(int head, double share) {
     return head == 0 ? 0 : Math.max(1, (int) Math.round(head * share));
   }
@@ -193,6 +235,7 @@ public record AnimalGroup(
   private static void checkFloor(String kind, Keeping keeping) {
     BodyCondition scale = BodyCondition.of(kind);
     Keeping.CONDITION_FLOOR.check(keeping.conditionFloor(), scale.lowest(), scale.highest());
+    Keeping.CONDITION_AT_START.check(keeping.conditionAtStart(), scale.lowest(), scale.highest());
   }
 
   /** Young nursed longer than this were meant to be weaned before the birth, not after it. */

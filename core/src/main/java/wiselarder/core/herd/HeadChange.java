@@ -80,6 +80,18 @@ public record HeadChange(
         date.plusDays(days), untilExclusive, kind, head, toGroupId, moneyPerHead, note);
   }
 
+  /** The same so many years later, and the way back too. */
+  HeadChange yearsOn(int years) {
+    return new HeadChange(
+        date.plusYears(years),
+        untilExclusive == null ? null : untilExclusive.plusYears(years),
+        kind,
+        head,
+        toGroupId,
+        moneyPerHead,
+        note);
+  }
+
   /** The same for another number. */
   HeadChange withHead(int other) {
     return new HeadChange(date, untilExclusive, kind, other, toGroupId, moneyPerHead, note);

@@ -16,6 +16,8 @@ import wiselarder.core.quantity.Stated;
  * @param snowAsWater true where the keeper accepts that it drinks by eating snow
  * @param besidesKgPerDay feed that does not come from this plan, kg DM a head and day: in the
  *     parlour or the creep. It counts in the diet, not in what they ask for
+ * @param conditionAtStart score on the plan's first day, or null for the last one that was seen
+ *     before it, else the usual one
  */
 public record Keeping(
     boolean byEnergy,
@@ -25,9 +27,12 @@ public record Keeping(
     double deathsPerYearShare,
     Double conditionFloor,
     boolean snowAsWater,
-    double besidesKgPerDay) {
+    double besidesKgPerDay,
+    Double conditionAtStart) {
   public static final Stated.Figure CONDITION_FLOOR =
       Stated.number("keeping.conditionFloor", 1, 9).orNone();
+  public static final Stated.Figure CONDITION_AT_START =
+      Stated.number("keeping.conditionAtStart", 1, 9).orNone();
   public static final Stated.Figure WIND_KM_PER_HOUR =
       Stated.number("keeping.windKmPerHour", 0, 100);
   public static final Stated.Figure WALK_KM_PER_DAY = Stated.number("keeping.walkKmPerDay", 0, 30);
@@ -50,6 +55,42 @@ public record Keeping(
   public static final Keeping USUAL =
       new Keeping(false, Shelter.SHELTERED, 0, 0, 0, null, false, 0);
 
+  /** In the condition that was seen last, or the usual one. */
+  public Keeping(
+      boolean byEnergy,
+      Shelter shelter,
+      double windKmPerHour,
+      double walkKmPerDay,
+      double deathsPerYearShare,
+      Double conditionFloor,
+      boolean snowAsWater,
+      double besidesKgPerDay) {
+    this(
+        byEnergy,
+        shelter,
+        windKmPerHour,
+        walkKmPerDay,
+        deathsPerYearShare,
+        conditionFloor,
+        snowAsWater,
+        besidesKgPerDay,
+        null);
+  }
+
+  /** The same in such a condition on the plan's first day. */
+  public Keeping from(Double score) {
+    return new Keeping(
+        byEnergy,
+        shelter,
+        windKmPerHour,
+        walkKmPerDay,
+        deathsPerYearShare,
+        conditionFloor,
+        snowAsWater,
+        besidesKgPerDay,
+        score);
+  }
+
   public Keeping {
     Check.present("keeping.shelter", shelter);
     WIND_KM_PER_HOUR.check(windKmPerHour);
@@ -57,6 +98,7 @@ public record Keeping(
     DEATHS_PER_YEAR_SHARE.check(deathsPerYearShare);
     CONDITION_FLOOR.check(conditionFloor);
     BESIDES_KG_PER_DAY.check(besidesKgPerDay);
+    CONDITION_AT_START.check(conditionAtStart);
   }
 
   /** A group that is fed from this plan alone. */

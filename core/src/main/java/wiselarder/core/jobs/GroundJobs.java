@@ -218,7 +218,7 @@ final class GroundJobs {
     record Use(String fieldId, LocalDate on) {}
     Stream.concat(
             l.stated.plan().sowings().stream()
-                .filter(s -> !fallow(l, s))
+                .filter(s -> !fallow(l, s) && !s.standsAtStart(l.year))
                 .map(s -> new Use(s.fieldId(), s.sowOn())),
             l.stated.plan().dressings().stream().map(d -> new Use(d.fieldId(), d.date())))
         .sorted((a, b) -> a.on.compareTo(b.on))

@@ -38,7 +38,11 @@ final class SowingJobs {
     List<Sowing> sowings = l.stated.plan().sowings();
     for (int i = 0; i < sowings.size(); i++) {
       Sowing s = sowings.get(i);
-      if (GroundJobs.fallow(l, s)) {
+      if (s.standsAtStart(l.year)) {
+        String crop = l.forageName(s.forageId());
+        Forage forage = l.engine.catalogue().on(l.stated.farm()).forage(s.forageId());
+        use(l, s, l.balance.sowing(i), forage, crop);
+      } else if (GroundJobs.fallow(l, s)) {
         fallow(l, s);
       } else {
         sown(l, s, i);
@@ -134,7 +138,8 @@ final class SowingJobs {
   /** When it is first and last eaten, and ended. */
   private static void use(JobList l, Sowing s, SowingYear y, Forage forage, String crop) {
     String field = l.fieldName(s.fieldId());
-    if (y.readyDay() >= 0) {
+    boolean inUse = s.standsAtStart(l.year) && s.standing().ready();
+    if (y.readyDay() >= 0 && !inUse) {
       l.job(Job.Kind.FIRST_USE, s.id(), field, l.year.date(y.readyDay()))
           .with(crop)
           .field(s.fieldId())

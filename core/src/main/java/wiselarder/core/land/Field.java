@@ -273,6 +273,28 @@ public record Field(
         block);
   }
 
+  /** The same field with another stand, and drawn so. */
+  public Field with(Stand other, Outline shape) {
+    return new Field(
+        id,
+        name,
+        areaHa,
+        other,
+        grazing,
+        utilization,
+        residualKgPerHa,
+        turnInKgPerHa,
+        hayable,
+        note,
+        soil,
+        deductedHa,
+        lie,
+        shape,
+        paddocks,
+        heights,
+        block);
+  }
+
   /** A share of the field's ground, undrawn, alike in all else. */
   public Field part(String newId, String newName, double share) {
     return new Field(

@@ -77,7 +77,7 @@ public record Outline(List<Point> edge, List<Off> off, List<Pads> pads) {
    * @param at middles of the bales
    */
   public record Pads(LocalDate eatenUp, List<Point> at) {
-    private static final int MOST = 2000;
+    static final int MOST = 2000;
 
     public Pads {
       Check.present("pads.eatenUp", eatenUp);

@@ -43,4 +43,22 @@ public record Stand(
     OPENING_DEAD_SHARE.check(openingDeadShare);
     Check.ordered("stand.dates", fromInclusive, toExclusive);
   }
+
+  /** The same, with so much standing on the plan's first day. */
+  public Stand standing(double coverKgPerHa, double deadShare) {
+    return new Stand(
+        forageId,
+        yieldKgPerHa,
+        monthlyKgPerHaDay,
+        coverKgPerHa,
+        deadShare,
+        fromInclusive,
+        toExclusive);
+  }
+
+  /** The same, there between other days. */
+  public Stand between(LocalDate from, LocalDate to) {
+    return new Stand(
+        forageId, yieldKgPerHa, monthlyKgPerHaDay, openingCoverKgPerHa, openingDeadShare, from, to);
+  }
 }

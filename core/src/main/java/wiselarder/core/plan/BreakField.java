@@ -66,6 +66,23 @@ public record BreakField(
     }
   }
 
+  /** The same, meant for other days. */
+  public BreakField between(LocalDate from, LocalDate to) {
+    return new BreakField(
+        id,
+        fieldId,
+        from,
+        to,
+        towardsDeg,
+        downhillDeg,
+        daysEach,
+        blocks,
+        backFence,
+        waterM,
+        places,
+        written);
+  }
+
   public BreakField {
     id = Check.text("breaks.id", id, 80);
     Check.text("breaks.fieldId", fieldId, 40);

@@ -230,6 +230,17 @@ public final class Items<T extends Record> {
           .belongs("breaks.fieldId", Thing.FIELD, BreakField::fieldId)
           .putOnlyIf(BreakField::refuseNearWater);
 
+  /** A field has one, or none. */
+  public static final Items<OpeningGround> GROUND =
+      new Items<>(
+              Thing.GROUND,
+              OpeningGround.class,
+              p -> p.plan().ground(),
+              (p, l) -> new FarmPlan(p.farm(), p.plan().withGround(l)),
+              OpeningGround::fieldId,
+              (p, g) -> fieldName(p, g.fieldId()))
+          .belongs("ground.fieldId", Thing.FIELD, OpeningGround::fieldId);
+
   public static final Items<OwnForage> FORAGES =
       new Items<>(
           Thing.FORAGE,
@@ -279,7 +290,8 @@ public final class Items<T extends Record> {
           JOBS,
           RUNGS,
           BALES,
-          BREAKS);
+          BREAKS,
+          GROUND);
 
   /**
    * Things named by those of a list.

@@ -24,7 +24,8 @@ public record Plan(
     List<OwnJob> jobs,
     List<Rung> rungs,
     List<BaleField> bales,
-    List<BreakField> breaks) {
+    List<BreakField> breaks,
+    List<OpeningGround> ground) {
   public static final Stated.Text NAME = Stated.text("plan.name", 80);
 
   public Plan {
@@ -45,6 +46,7 @@ public record Plan(
     rungs = orNone(rungs);
     bales = orNone(bales);
     breaks = orNone(breaks);
+    ground = orNone(ground);
   }
 
   /** Lists that older plans do not have count as empty. */
@@ -75,6 +77,7 @@ public record Plan(
         dressings,
         irrigations,
         scenarios,
+        null,
         null,
         null,
         null,
@@ -169,6 +172,10 @@ public record Plan(
     return with(p -> p.breaks = changed);
   }
 
+  public Plan withGround(List<OpeningGround> changed) {
+    return with(p -> p.ground = changed);
+  }
+
   private Plan with(Consumer<Parts> change) {
     Parts parts = new Parts(this);
     change.accept(parts);
@@ -194,6 +201,7 @@ public record Plan(
     private List<Rung> rungs;
     private List<BaleField> bales;
     private List<BreakField> breaks;
+    private List<OpeningGround> ground;
 
     Parts(Plan of) {
       name = of.name;
@@ -213,6 +221,7 @@ public record Plan(
       rungs = of.rungs;
       bales = of.bales;
       breaks = of.breaks;
+      ground = of.ground;
     }
 
     Plan plan() {
@@ -233,7 +242,8 @@ public record Plan(
           jobs,
           rungs,
           bales,
-          breaks);
+          breaks,
+          ground);
     }
   }
 }

@@ -25,4 +25,9 @@ public record Scenario(String id, String name, String over, List<Overlay> overla
     overlays = List.copyOf(Check.present("scenario.overlays", overlays));
     Check.range("scenario.overlays", overlays.size(), 1, 12);
   }
+
+  /** The same on the same days of the year, so many years later. */
+  public Scenario yearsOn(int years) {
+    return new Scenario(id, name, over, overlays.stream().map(o -> o.yearsOn(years)).toList());
+  }
 }

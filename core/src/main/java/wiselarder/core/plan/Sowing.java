@@ -1,6 +1,7 @@
 package wiselarder.core.plan;
 
 import java.time.LocalDate;
+import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Stated;
 
@@ -11,6 +12,8 @@ import wiselarder.core.quantity.Stated;
  * @param yieldKgPerHa what a crop sown on time makes in a normal year, or null for the catalogue's
  * @param seedShare seed as a share of the full rate; more brings feed earlier, not more of it
  * @param endsOn first day the crop is gone again (terminated), or null for its own end
+ * @param standing how it stands on the plan's first day, of a crop sown before it; null: it is sown
+ *     in the plan, or nothing of it is reckoned with
  */
 public record Sowing(
     String id,
@@ -20,7 +23,8 @@ public record Sowing(
     Preparation preparation,
     Double yieldKgPerHa,
     double seedShare,
-    LocalDate endsOn) {
+    LocalDate endsOn,
+    Standing standing) {
   public static final Stated.Figure YIELD_KG_PER_HA =
       Stated.number("sowing.yieldKgPerHa", 200, 40000).orNone();
   public static final Stated.Figure SEED_SHARE = Stated.number("sowing.seedShare", 0.3, 3);
@@ -50,6 +54,44 @@ public record Sowing(
     }
   }
 
+  /**
+   * A crop as it stands on the plan's first day.
+   *
+   * @param coverKgPerHa all that stands of it; 0 where it is not up yet
+   * @param deadShare of that; 1 of a crop that is done
+   * @param ready true where stock were on it already or may come in; false: once it is as high as
+   *     it must be and its roots hold
+   * @param heatDegreeDays heat above its base since it came up, or since the depth of winter where
+   *     its kind counts from there: by it it heads and ripens. Null for what is usual by then
+   */
+  public record Standing(
+      double coverKgPerHa, double deadShare, boolean ready, Double heatDegreeDays) {
+    public static final Stated.Figure COVER_KG_PER_HA =
+        Stated.number("standing.coverKgPerHa", 0, 40000);
+    public static final Stated.Figure DEAD_SHARE = Stated.number("standing.deadShare", 0, 1);
+    public static final Stated.Figure HEAT_DEGREE_DAYS =
+        Stated.number("standing.heatDegreeDays", 0, 6000).orNone();
+
+    public Standing {
+      COVER_KG_PER_HA.check(coverKgPerHa);
+      DEAD_SHARE.check(deadShare);
+      HEAT_DEGREE_DAYS.check(heatDegreeDays);
+    }
+  }
+
+  /** A crop that is sown in the plan. */
+  public Sowing(
+      String id,
+      String fieldId,
+      String forageId,
+      LocalDate sowOn,
+      Preparation preparation,
+      Double yieldKgPerHa,
+      double seedShare,
+      LocalDate endsOn) {
+    this(id, fieldId, forageId, sowOn, preparation, yieldKgPerHa, seedShare, endsOn, null);
+  }
+
   public Sowing {
     id = Check.text("sowing.id", id, 80);
     Check.text("sowing.fieldId", fieldId, 40);
@@ -63,7 +105,27 @@ public record Sowing(
 
   /** The same, sown on another day. */
   public Sowing sownOn(LocalDate other) {
-    return new Sowing(id, fieldId, forageId, other, preparation, yieldKgPerHa, seedShare, endsOn);
+    return new Sowing(
+        id, fieldId, forageId, other, preparation, yieldKgPerHa, seedShare, endsOn, standing);
+  }
+
+  /** True of a crop that stands on the first day of a plan, sown before: nothing of it is to do. */
+  public boolean standsAtStart(PlanYear year) {
+    return standing != null && sowOn.isBefore(year.start());
+  }
+
+  /** The same on another field. */
+  public Sowing on(String otherId, String otherField) {
+    return new Sowing(
+        otherId,
+        otherField,
+        forageId,
+        sowOn,
+        preparation,
+        yieldKgPerHa,
+        seedShare,
+        endsOn,
+        standing);
   }
 
   /** First day the field is out of use for it. */

@@ -25,6 +25,7 @@ public enum Thing {
   RUNG,
   BALES,
   BREAKS,
+  GROUND,
   /** A report on a lot; a record, not a part of the plan. */
   TEST
 }

@@ -74,6 +74,8 @@ public enum CoreReason implements Reason {
   // recorded weather
   NO_DAYS,
   NOT_CSV,
+  /** A plan cannot begin from another that does not come to its first day. */
+  DOES_NOT_REACH(text("plan"), day("from"), day("to"), day("start")),
   MISSING_COLUMN(text("column")),
   ROW_LENGTH,
   NO_DATE(text("cell")),

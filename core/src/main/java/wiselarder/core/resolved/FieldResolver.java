@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.Function;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.caution.Cautions;
@@ -30,11 +31,14 @@ import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.Closing;
 import wiselarder.core.plan.Dressing;
 import wiselarder.core.plan.Irrigation;
+import wiselarder.core.plan.OpeningGround;
 import wiselarder.core.plan.Plan;
 import wiselarder.core.plan.Sowing;
 import wiselarder.core.resolved.ResolvedPlan.CropPlan;
 import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
 import wiselarder.core.resolved.ResolvedPlan.StandPlan;
+import wiselarder.core.weather.NormalYear;
+import wiselarder.core.weather.WeatherYear;
 
 /** Resolves fields: their stands and soil, and what the plan does to them, day by day. */
 final class FieldResolver {
@@ -75,6 +79,7 @@ final class FieldResolver {
     boolean grown =
         there != null
             && there.field.equals(field)
+            && Objects.equals(there.ground, ground(field.id()))
             && sown(known, field.id()).equals(sown(plan, field.id()));
     if (grown) {
       return sameDates(field.id()) ? there : dated(there.undated());
@@ -92,6 +97,13 @@ final class FieldResolver {
       }
     }
     return sown;
+  }
+
+  private OpeningGround ground(String fieldId) {
+    return plan.stated.plan().ground().stream()
+        .filter(g -> g.fieldId().equals(fieldId))
+        .findFirst()
+        .orElse(null);
   }
 
   private boolean sameDates(String fieldId) {
@@ -114,13 +126,16 @@ final class FieldResolver {
   private FieldPlan dated(FieldPlan f) {
     dates(f);
     boolean fed = !on(plan.stated.plan().bales(), BaleField::fieldId, f.field.id()).isEmpty();
-    f.alone = f.stands.length == 1 && f.nitrogen == null && f.irrigation == null && !fed;
+    boolean rich =
+        f.ground != null && f.ground.nitrogenKgPerHa() + f.ground.nitrogenToComeKgPerHa() > 0;
+    f.alone = f.stands.length == 1 && f.nitrogen == null && f.irrigation == null && !fed && !rich;
     return f;
   }
 
   private FieldPlan grown(Field field, int at) {
     FieldPlan f = new FieldPlan();
     f.field = field;
+    f.ground = ground(field.id());
     f.areaHa = field.netAreaHa();
     f.drainsFreely = field.soil() == null || field.soil().drainsFreely();
     List<StandPlan> stands = new ArrayList<>();
@@ -128,7 +143,8 @@ final class FieldResolver {
     List<Sowing> sowings = plan.stated.plan().sowings();
     for (int n = 0; n < sowings.size(); n++) {
       int day = plan.year.day(sowings.get(n).sowOn());
-      if (sowings.get(n).fieldId().equals(field.id()) && day >= 0 && day < plan.days) {
+      boolean is = day >= 0 && day < plan.days || sowings.get(n).standsAtStart(plan.year);
+      if (sowings.get(n).fieldId().equals(field.id()) && is) {
         StandPlan sown = sown(field, sowings.get(n), n);
         sown.crop.field = at;
         stands.add(sown);
@@ -311,6 +327,11 @@ final class FieldResolver {
             : window.yieldHigh() / window.yieldLikely();
     c.course = CropRules.Course.of(forage);
     c.heatFrom = c.course.sinceWinter() ? coldestAfter(sowing.sowOn()) : c.sowDay;
+    if (sowing.standsAtStart(plan.year)) {
+      c.standing = sowing.standing();
+      Double stated = c.standing.heatDegreeDays();
+      c.heatAtStart = stated == null ? usualHeat(c, forage) : stated;
+    }
     c.regrows = forage.regrows();
     c.regrowth = catalogue.crops().uses().of(forage);
     c.baseC = forage.baseC();
@@ -330,6 +351,21 @@ final class FieldResolver {
     s.quietBelow = SwardRules.DORMANT_SHARE * forage.peakKgPerHaDay();
     return s;
   }
+
+  /** Heat of the normals from the day on which heat counts, or it came up, to the first day. */
+  private double usualHeat(CropPlan c, Forage forage) {
+    PlanYear before = new PlanYear(plan.year.start().minusYears(1), 12);
+    WeatherYear usual = NormalYear.of(plan.climate, before);
+    int up = before.days() + Math.max(c.heatFrom, c.sowDay + USUALLY_UP_DAYS);
+    double heat = 0;
+    for (int d = Math.max(0, up); d < before.days(); d++) {
+      heat += Math.max(0, usual.tmeanC(d) - forage.baseC());
+    }
+    return heat;
+  }
+
+  /** Where a crop stands that was sown before the plan it came up so soon. Assumption. */
+  private static final int USUALLY_UP_DAYS = 12;
 
   private int coldestAfter(LocalDate date) {
     LocalDate coldest = LocalDate.ofYearDay(date.getYear(), plan.climate.coldestDoy());

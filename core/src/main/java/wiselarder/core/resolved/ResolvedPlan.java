@@ -29,6 +29,7 @@ import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.LightPass;
+import wiselarder.core.plan.OpeningGround;
 import wiselarder.core.plan.Portion;
 import wiselarder.core.plan.Purchase;
 import wiselarder.core.plan.Sowing;
@@ -227,6 +228,12 @@ public final class ResolvedPlan {
 
     public int usualEmergence;
 
+    /** How it stands on the plan's first day, of a crop sown before; null of all others. */
+    public Sowing.Standing standing;
+
+    /** Heat that it has had by then, where {@code standing}. */
+    public double heatAtStart;
+
     /** Rain of the normal year from sowing to then, all but a tenth, mm. */
     public double usualRainMm;
 
@@ -250,6 +257,10 @@ public final class ResolvedPlan {
     public double areaHa;
     public StandPlan[] stands;
     public double openingGreen;
+
+    /** What its ground brings into the plan, or null where nothing is said. */
+    public OpeningGround ground;
+
     public double openingDead;
 
     /**

@@ -1,5 +1,8 @@
 package wiselarder.core.store;
 
+import wiselarder.core.quantity.Check;
+import wiselarder.core.quantity.Stated;
+
 /**
  * What a feed is worth, percent of DM.
  *
@@ -13,6 +16,26 @@ public record FeedWorth(
     double calciumPct,
     double phosphorusPct,
     From from) {
+  public static final Stated.Figure PROTEIN_PCT = Stated.number("worth.proteinPct", 0, 60);
+  public static final Stated.Figure TDN_PCT = Stated.number("worth.tdnPct", 10, 100);
+  public static final Stated.Figure FIBRE_PCT = Stated.number("worth.fibrePct", 0, 100);
+  public static final Stated.Figure CALCIUM_PCT = Stated.number("worth.calciumPct", 0, 10);
+  public static final Stated.Figure PHOSPHORUS_PCT = Stated.number("worth.phosphorusPct", 0, 10);
+
+  /**
+   * The same where it is stated.
+   *
+   * @throws wiselarder.core.quantity.Refused of figures that no feed has
+   */
+  FeedWorth stated() {
+    PROTEIN_PCT.check(proteinPct);
+    TDN_PCT.check(tdnPct);
+    FIBRE_PCT.check(fibrePct);
+    CALCIUM_PCT.check(calciumPct);
+    PHOSPHORUS_PCT.check(phosphorusPct);
+    Check.present("worth.from", from);
+    return this;
+  }
 
   /** Where figures come from, surest last. */
   public enum From {

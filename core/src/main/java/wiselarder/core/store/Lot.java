@@ -1,5 +1,6 @@
 package wiselarder.core.store;
 
+import java.time.LocalDate;
 import java.util.Map;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Stated;
@@ -131,8 +132,49 @@ public record Lot(
     return kgPerUnitAsFed * dmShare;
   }
 
-  /** What it is worth by the table, else as common grass hay; tests aside. */
+  /** So much of it as is left, each unit by so much lighter, at the start of a later plan. */
+  public Lot left(String otherId, int unitsLeft, double share, Origin from) {
+    boolean asWeighed = share == 1;
+    return new Lot(
+        otherId,
+        name,
+        unitName,
+        unitsLeft,
+        asWeighed ? kgPerUnitAsFed : kgPerUnitAsFed * share,
+        dmShare,
+        storageMethodId,
+        feedingMethodId,
+        pricePerTonneAsFed,
+        note,
+        from,
+        asWeighed ? size : null,
+        reserve);
+  }
+
+  /** The same under another id, cut on another day where one is known. */
+  public Lot again(String otherId, LocalDate cutOn) {
+    Origin then = origin.cutOn() == null ? origin : origin.cutOn(cutOn);
+    return new Lot(
+        otherId,
+        name,
+        unitName,
+        units,
+        kgPerUnitAsFed,
+        dmShare,
+        storageMethodId,
+        feedingMethodId,
+        pricePerTonneAsFed,
+        note,
+        then,
+        size,
+        reserve);
+  }
+
+  /** What it was reckoned, else by the table, else as common grass hay; tests aside. */
   public FeedWorth worth(Map<String, StoredFeed> feeds) {
+    if (origin.worth() != null) {
+      return origin.worth();
+    }
     StoredFeed feed = origin.feedId() == null ? null : feeds.get(origin.feedId());
     return feed == null ? FeedWorth.COMMON_HAY : feed.worth();
   }

@@ -15,6 +15,8 @@ import wiselarder.core.quantity.Stated;
  * @param makingPerUnit cost of making one in the farm's currency, or null
  * @param haulingPerUnit cost of hauling and stacking one, or null; a bale left where it was made
  *     has none
+ * @param worth what it was reckoned to be worth where it comes from an earlier plan, or null; a
+ *     test stands above it
  */
 public record Origin(
     String feedId,
@@ -23,7 +25,8 @@ public record Origin(
     String place,
     boolean movable,
     Double makingPerUnit,
-    Double haulingPerUnit) {
+    Double haulingPerUnit,
+    FeedWorth worth) {
   public static final Stated.Figure MAKING_PER_UNIT =
       Stated.number("origin.makingPerUnit", 0, 10000).orNone();
   public static final Stated.Figure HAULING_PER_UNIT =
@@ -41,6 +44,28 @@ public record Origin(
     SHEET
   }
 
+  /** Of nothing that an earlier plan made. */
+  public Origin(
+      String feedId,
+      LocalDate cutOn,
+      Wrap wrap,
+      String place,
+      boolean movable,
+      Double makingPerUnit,
+      Double haulingPerUnit) {
+    this(feedId, cutOn, wrap, place, movable, makingPerUnit, haulingPerUnit, null);
+  }
+
+  /** The same, cut on another day. */
+  public Origin cutOn(LocalDate other) {
+    return new Origin(feedId, other, wrap, place, movable, makingPerUnit, haulingPerUnit, worth);
+  }
+
+  /** The same, cut on a day and worth what an earlier plan reckoned. */
+  public Origin reckoned(LocalDate cut, FeedWorth worthThen) {
+    return new Origin(feedId, cut, wrap, place, movable, makingPerUnit, haulingPerUnit, worthThen);
+  }
+
   /** A lot of which nothing is said. */
   public static final Origin UNSAID = new Origin(null, null, Wrap.NOT_SAID, "", true, null, null);
 
@@ -52,5 +77,6 @@ public record Origin(
     place = PLACE.check(place);
     MAKING_PER_UNIT.check(makingPerUnit);
     HAULING_PER_UNIT.check(haulingPerUnit);
+    worth = worth == null ? null : worth.stated();
   }
 }

@@ -28,6 +28,15 @@ public record Overlay(Kind kind, LocalDate fromInclusive, LocalDate toExclusive,
     LATE_SPRING
   }
 
+  /** The same on the same days of the year, so many years later. */
+  public Overlay yearsOn(int years) {
+    return new Overlay(
+        kind,
+        fromInclusive == null ? null : fromInclusive.plusYears(years),
+        toExclusive == null ? null : toExclusive.plusYears(years),
+        amount);
+  }
+
   public Overlay {
     Check.present("overlay.kind", kind);
     Check.ordered("overlay.dates", fromInclusive, toExclusive);

@@ -97,6 +97,7 @@ final class WholeFarm {
             List.of(),
             List.of(),
             List.of(),
+            List.of(),
             List.of()));
   }
 

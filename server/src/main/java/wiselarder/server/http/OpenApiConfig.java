@@ -165,8 +165,9 @@ class OpenApiConfig {
           Map.entry("Written", Set.of("at")),
           Map.entry("PackageView", Set.of("size")),
           Map.entry("HeadChange", Set.of("untilExclusive", "toGroupId", "moneyPerHead")),
-          Map.entry("Keeping", Set.of("conditionFloor")),
-          Map.entry("Origin", Set.of("feedId", "cutOn", "makingPerUnit", "haulingPerUnit")),
+          Map.entry("Keeping", Set.of("conditionFloor", "conditionAtStart")),
+          Map.entry(
+              "Origin", Set.of("feedId", "cutOn", "makingPerUnit", "haulingPerUnit", "worth")),
           Map.entry(
               "UnitSize",
               Set.of(
@@ -228,7 +229,9 @@ class OpenApiConfig {
                   "seedCostUsdPerHa",
                   "useByDays")),
           Map.entry("Soil", Set.of("depthCm")),
-          Map.entry("Sowing", Set.of("yieldKgPerHa", "endsOn")),
+          Map.entry("Sowing", Set.of("yieldKgPerHa", "endsOn", "standing")),
+          Map.entry("Standing", Set.of("heatDegreeDays")),
+          Map.entry("OpeningGround", Set.of("soilWaterShare")),
           Map.entry("Dressing", Set.of("pricePerKg")),
           Map.entry("Overlay", Set.of("fromInclusive", "toExclusive")),
           Map.entry("SowingOutcome", Set.of("chanceOfFailing", "daysLate", "waterPercentAtSowing")),
@@ -255,7 +258,7 @@ class OpenApiConfig {
           Map.entry("PlanView", Set.of("undo", "redo")),
           Map.entry("Session", Set.of("who")),
           Map.entry("EditRequest", Set.of("onTopOf", "alsoIn")),
-          Map.entry("Copy", Set.of("yearsOn")),
+          Map.entry("Copy", Set.of("yearsOn", "carried", "sameAnimals")),
           Map.entry("Place", Set.of("onTopOf")),
           Map.entry("TrialRequest", Set.of("parts", "about", "shelves")),
           Map.entry("CautionView", Set.of("fieldId", "groupId", "lotId")));

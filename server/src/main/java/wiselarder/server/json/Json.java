@@ -1,6 +1,5 @@
 package wiselarder.server.json;
 
-import com.fasterxml.jackson.annotation.JsonFormat;
 import java.time.LocalDate;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -11,6 +10,7 @@ import tools.jackson.databind.cfg.DateTimeFeature;
 import tools.jackson.databind.exc.MismatchedInputException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.module.SimpleModule;
 import wiselarder.core.quantity.CoreReason;
 import wiselarder.core.quantity.Refused;
 import wiselarder.server.problem.ServerReason;
@@ -27,13 +27,11 @@ public final class Json {
 
   private Json() {}
 
-  /**
-   * Facts and edits say their kind, and a day is written out: a number would be read as so many
-   * days since 1970.
-   */
+  /** Facts and edits say their kind, and a day is one; see {@link Days}. */
   public static JsonMapper.Builder on(JsonMapper.Builder builder) {
-    return Edits.on(Facts.on(builder))
-        .withConfigOverride(LocalDate.class, c -> c.setFormat(JsonFormat.Value.forLeniency(false)));
+    SimpleModule days = new SimpleModule("days");
+    days.addDeserializer(LocalDate.class, new Days());
+    return Edits.on(Facts.on(builder)).addModule(days);
   }
 
   /** Where a file stops being JSON. */

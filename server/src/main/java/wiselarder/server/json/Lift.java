@@ -40,11 +40,13 @@ import wiselarder.core.records.LotTested;
  * <tr><td>17 to 18<td>fields fed off in breaks: none where missing
  * <tr><td>18 to 19<td>pads kept with their winter: none where missing; bales set out leave pads alone
  *     for two years, lie on their round side, are bare before the freeze and of one lot
+ * <tr><td>19 to 20<td>what the ground brings into the plan, crops that stand on its first day,
+ *     condition on it, worth of a lot from an earlier plan: none where missing
  * </table>
  */
 public final class Lift {
   /** The version that is written. */
-  public static final int PRESENT = 19;
+  public static final int PRESENT = 20;
 
   private static final JsonNode NONE = Json.MAPPER.createArrayNode();
 

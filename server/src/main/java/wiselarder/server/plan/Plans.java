@@ -8,6 +8,8 @@ import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.BiFunction;
+import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import wiselarder.core.edit.Difference;
@@ -198,6 +200,40 @@ public class Plans {
     return new Revision.Step(now.revision() + 1, kind, told, restores, undid);
   }
 
+  /**
+   * Makes a plan begin as another of its farm leaves it, as one revision.
+   *
+   * @param begins the edits that do it, given both plans
+   */
+  @Transactional
+  public Opened begin(
+      String slug,
+      Person person,
+      int revision,
+      String from,
+      BiFunction<StoredPlan, StoredPlan, List<PlanEdit>> begins) {
+    StoredPlan now = current(slug, person, revision);
+    StoredPlan other = ofFarm(now, from, person);
+    List<PlanEdit> edits = begins.apply(now, other);
+    Told told = Told.of(Told.How.BEGINS_FROM, other.content().plan().name(), other.revision());
+    return store(
+        now,
+        person,
+        engine.changed(now.content(), edits),
+        step(now, Revision.Kind.EDIT, told, null, null),
+        edits);
+  }
+
+  /** Another plan of the farm of one. */
+  @Transactional(readOnly = true)
+  public StoredPlan ofFarm(StoredPlan plan, String slug, Person person) {
+    StoredPlan other = get(slug, person);
+    if (other.farmId() != plan.farmId()) {
+      throw new NoSuchElementException(slug);
+    }
+    return other;
+  }
+
   /** Replaces the whole plan by one of a file as one revision. */
   @Transactional
   public Opened replace(String slug, Person person, int revision, FarmPlan content) {
@@ -262,13 +298,14 @@ public class Plans {
   /**
    * Copies a plan within its farm under another name; the copy's history begins anew.
    *
-   * @param yearsOn by how many years it begins later
+   * @param begins what the copy is made of the plan
    */
   @Transactional
-  public String copy(String slug, Person person, String name, int yearsOn) {
+  public String copy(
+      String slug, Person person, String name, Function<StoredPlan, FarmPlan> begins) {
     StoredPlan from = get(slug, person);
     NotAllowed.unless(from.role(), Role.PLANNER);
-    FarmPlan of = yearsOn == 0 ? from.content() : engine.yearsOn(from.content(), yearsOn);
+    FarmPlan of = begins.apply(from);
     FarmPlan content = new FarmPlan(of.farm(), of.plan().named(name));
     repository.lockFarm(from.farmId());
     Check.range("farm.plans", repository.countOfFarm(from.farmId()) + 1, 1, MOST_OF_FARM);

@@ -25,6 +25,8 @@ public record Told(
     EDITED,
     /** Edited together with plan {@code name}. */
     ALSO,
+    /** Its first day taken from what plan {@code name} comes to. */
+    BEGINS_FROM,
     /** Replaced by plan {@code name} of a file. */
     REPLACED,
     /** Back to how it stood at change {@code number}. */

@@ -26,7 +26,6 @@ import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.quantity.Check;
-import wiselarder.core.quantity.Stated;
 import wiselarder.server.people.Person;
 import wiselarder.server.plan.AlsoIn;
 import wiselarder.server.plan.Plans;
@@ -72,23 +71,6 @@ class PlanController {
 
   /** Goes back to how the plan stood at revision {@code to}. */
   record Back(int revision, int to) {}
-
-  /**
-   * What a copy is called, and by how many years it begins later.
-   *
-   * @param yearsOn null for the same year
-   */
-  record Copy(String name, @Schema(nullable = true) Integer yearsOn) {
-    static final Stated.Figure YEARS_ON = Stated.whole("copy.yearsOn", 0, 10);
-
-    Copy {
-      yearsOn = yearsOn == null ? 0 : yearsOn;
-      YEARS_ON.check(yearsOn);
-    }
-  }
-
-  /** The address of what was made. */
-  record Address(String id) {}
 
   /**
    * Edits to try out; nothing is kept.
@@ -195,12 +177,6 @@ class PlanController {
       @AuthenticationPrincipal Person person) {
     FarmPlan then = plans.at(id, person, revision);
     return YearView.of(then, weather.engine(season, plans.get(id, person).farmId(), then));
-  }
-
-  @PostMapping("/plans/{id}/copy")
-  Address copy(
-      @PathVariable String id, @RequestBody Copy copy, @AuthenticationPrincipal Person person) {
-    return new Address(plans.copy(id, person, copy.name, copy.yearsOn));
   }
 
   @DeleteMapping("/plans/{id}")

@@ -157,7 +157,8 @@ class HostileRequestsTest {
 
   /** A day is written out; a number, small or beyond all bounds, is told so and nothing is kept. */
   @ParameterizedTest
-  @ValueSource(strings = {"5", "9223372036854775808", "1e999"})
+  @ValueSource(
+      strings = {"5", "9223372036854775808", "1e999", "\"+999999999-12-31\"", "\"0007-01-01\""})
   void aNumberIsNoDay(String number) {
     App.resetDemo();
     Http visitor = Http.visitor();

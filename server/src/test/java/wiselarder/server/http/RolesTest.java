@@ -389,6 +389,7 @@ class RolesTest {
             case "POST /api/plans/{id}/file", "POST /api/plans/{id}/lists/{kind}" -> "?revision=1";
             case "POST /api/plans/{id}/map" -> "?revision=1&forageId=timothy";
             case "POST /api/plans/{id}/map/preview" -> "?forageId=timothy";
+            case "GET /api/plans/{id}/begin" -> "?from=" + plan;
             case "GET /api/plans/{id}/winter/sites" -> "?alongM=12&acrossM=15&edgeM=8";
             case "GET /api/plans/{id}/walk" -> "?on=2027-12-01";
             case "GET /api/plans/{id}/fitting" -> "?sowOn=2027-10-01";
@@ -397,7 +398,10 @@ class RolesTest {
                 "?name=Yard";
             default -> "";
           };
-      byte[] body = call.body() == null ? null : call.body().getBytes(StandardCharsets.UTF_8);
+      byte[] body =
+          call.body() == null
+              ? null
+              : call.body().replace("{id}", plan).getBytes(StandardCharsets.UTF_8);
       return as.call(
           operation.substring(0, operation.indexOf(' ')), path + query, call.type(), body);
     }
