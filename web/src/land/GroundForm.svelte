@@ -13,6 +13,7 @@
       soilWaterShare: null,
       nitrogenKgPerHa: 0,
       nitrogenToComeKgPerHa: 0,
+      state: null,
     },
   );
   let typed = $state<Partial<typeof stored>>({});
@@ -22,8 +23,8 @@
   const known = $derived(open.view!.plan.ground.some((g) => g.fieldId === fieldId));
   function edits(): Edit[] {
     const { soilWaterShare, nitrogenKgPerHa, nitrogenToComeKgPerHa } = ground;
-    if (soilWaterShare !== null || nitrogenKgPerHa > 0 || nitrogenToComeKgPerHa > 0)
-      return [{ putGround: $state.snapshot(ground) }];
+    const said = soilWaterShare !== null || nitrogenKgPerHa > 0 || nitrogenToComeKgPerHa > 0;
+    if (said || ground.state) return [{ putGround: $state.snapshot(ground) }];
     return known ? [{ removeGround: fieldId }] : [];
   }
   function set(change: Partial<typeof stored>) {
@@ -58,6 +59,16 @@
     onchange={(v) => v !== null && set({ nitrogenToComeKgPerHa: v })}
   />
 </div>
+{#if ground.state}
+  <p class="quiet fine" data-testid="opening-state">
+    How old its stand is and what it is worth comes from the plan before.
+    {#if open.mayPlan}
+      <button class="btn plain" onclick={() => set({ state: null })}
+        >Let it be as usual that day</button
+      >
+    {/if}
+  </p>
+{/if}
 {#if changed && open.mayPlan}
   <p>
     <button class="btn preset-filled-primary-500" onclick={save}>Save the ground</button>

@@ -197,6 +197,7 @@
                   deadShare: standing?.deadShare ?? 0,
                   ready: standing?.ready ?? false,
                   heatDegreeDays: standing?.heatDegreeDays ?? null,
+                  state: standing?.state ?? null,
                 };
           tryOut();
         }}

@@ -63,6 +63,25 @@ describe('a sowing', () => {
     expect(sowingOutcome(hard, '2027-09-01', 'METRIC')).toContain('hard from 7 June.');
   });
 
+  it('says of one that stood on the first day what is still to come of it', () => {
+    const stood = { ...outcome, emergedDay: 0, readyDay: 40, headedDay: 90, endedDay: 150 };
+    const standing = {
+      coverKgPerHa: 900,
+      deadShare: 0,
+      ready: false,
+      heatDegreeDays: null,
+      state: null,
+    };
+    expect(sowingOutcome(stood, '2028-01-01', 'METRIC', standing)).toBe(
+      'It stands on the first day; ready to graze on 10 February (high enough, roots hold). ' +
+        'From then on it grows 4,000 kg/ha. Heads from 31 March. It ends on 30 May.',
+    );
+    const grazed = { ...standing, ready: true };
+    expect(sowingOutcome(stood, '2028-01-01', 'METRIC', grazed)).toContain('stock may come in');
+    const slow = { ...stood, readyDay: -1 };
+    expect(sowingOutcome(slow, '2028-01-01', 'METRIC', standing)).toContain('not ready to graze');
+  });
+
   it('says when it fails, is never ready, or lies outside the plan', () => {
     expect(sowingOutcome({ ...outcome, failed: true }, '2027-09-01', 'METRIC')).toContain(
       'does not come up',

@@ -1,6 +1,7 @@
 package wiselarder.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -323,6 +324,56 @@ class EditorsTest {
     assertThat(page.getByLabel(Pattern.compile("^Area, ac")).first()).hasValue("20");
     assertThat(page.getByText("The map says").first()).isVisible();
     assertThat(input("Note")).not().hasValue("wet until May");
+  }
+
+  /** The next plan begins from what this one leaves, and takes it over again once more is known. */
+  @Test
+  void theNextPlanBeginsFromWhatThisOneLeaves() {
+    page.navigate(product.demo() + "/farm");
+    Locator first = page.getByTestId("first-day");
+    assertThat(first).containsText("On 1 September 2028, as Working plan leaves it");
+    assertThat(first).containsText("All fed: First-cut fescue");
+    page.getByLabel("Replacement heifers are the same animals").check();
+    assertThat(first).containsText("958 lb");
+    assertThat(AccessTest.violations(page)).isEmpty();
+    Hand.input(page, "Name of the new plan").fill("Winter after");
+    button("Make the plan").click();
+    assertThat(page).hasURL(Pattern.compile("/plan/winter-after"));
+    go("Store");
+    assertThat(page.getByText("Mill Bottom, May").first()).isVisible();
+    go("Land");
+    button("Ridge Native").click();
+    side("Stand and growth");
+    assertThat(page.getByTestId("opening-state")).isVisible();
+    assertThat(page.getByLabel(Pattern.compile("^Soil water on the first day"))).hasValue("81.9");
+    page.getByLabel(Pattern.compile("^Soil water on the first day")).fill("40");
+    button("Save the ground").click();
+    assertThat(button("Save the ground")).hasCount(0);
+
+    Hand.MOUSE.link(page, "Farm");
+    button("Show what it leaves").click();
+    button("Take it over").click();
+    assertThat(page.getByText("Taken over from Working plan.")).isVisible();
+    Hand.MOUSE.link(page, "Changes");
+    assertThat(page.getByText(Pattern.compile("Took its first day from Working plan")).first())
+        .isVisible();
+    assertThat(AccessTest.violations(page)).isEmpty();
+  }
+
+  /** A plan that begins in winter says what was sown before it, and how it stands. */
+  @Test
+  void whatWasSownBeforeThePlanStands() {
+    page.navigate(product.demo() + "/land?field=saddle");
+    page.getByText("demo with invented figures").waitFor();
+    Hand.MOUSE.act(page, "Sow a crop");
+    page.getByLabel("Sown on", new Page.GetByLabelOptions().setExact(true)).fill("2027-08-10");
+    assertThat(page.getByText("It was sown before the plan begins")).isVisible();
+    assertThat(page.getByText("until then nothing of it is reckoned")).isVisible();
+    page.getByLabel(Pattern.compile("^Standing on the first day")).fill("1200");
+    assertThat(page.getByTestId("sowing-tried")).containsText("It stands on the first day");
+    button("Sow it").click();
+    assertThat(page.getByText("Cereal rye").first()).isVisible();
+    assertThat(AccessTest.violations(page)).isEmpty();
   }
 
   @Test

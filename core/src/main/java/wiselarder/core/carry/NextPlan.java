@@ -154,7 +154,8 @@ public final class NextPlan {
                   was.id(),
                   rounded(Math.min(1, on.waterShare()), 1000),
                   rounded(on.nitrogenKgPerHa(), 10),
-                  rounded(on.nitrogenToComeKgPerHa(), 10))));
+                  rounded(on.nitrogenToComeKgPerHa(), 10),
+                  on.stands().get(0).state())));
     }
   }
 
@@ -263,7 +264,12 @@ public final class NextPlan {
         s.yieldKgPerHa(),
         s.seedShare(),
         ends,
-        new Sowing.Standing(rounded(cover, 10), rounded(dead, 1000), is.ready(), heat));
+        new Sowing.Standing(
+            rounded(cover, 10),
+            rounded(dead, 1000),
+            is.ready(),
+            heat,
+            is.up() ? is.state() : null));
   }
 
   private static String free(String wanted, Set<String> taken) {

@@ -4,8 +4,11 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import wiselarder.core.day.CellState.StandState;
+import wiselarder.core.forage.QualityTable.Values;
+import wiselarder.core.plan.OpeningState;
 import wiselarder.core.resolved.ResolvedPlan;
 import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
+import wiselarder.core.store.FeedWorth;
 
 /**
  * What is there on a morning of a simulated plan: what stands, what lies in store, what the soil
@@ -34,6 +37,7 @@ public record AtHand(List<OnField> fields, List<InStore> lots) {
    * @param up of a crop: it has come up; {@code over} it has ended or failed
    * @param ready stock may come in, or were there
    * @param heat of a crop, by which it heads and ripens, degree-days
+   * @param state how old and what worth it is; null where nothing stands
    */
   public record Standing(
       double greenKgPerHa,
@@ -43,7 +47,8 @@ public record AtHand(List<OnField> fields, List<InStore> lots) {
       boolean up,
       boolean over,
       boolean ready,
-      double heat) {
+      double heat,
+      OpeningState state) {
     public double coverKgPerHa() {
       return greenKgPerHa + deadKgPerHa;
     }
@@ -109,6 +114,79 @@ public record AtHand(List<OnField> fields, List<InStore> lots) {
     }
     StandState first = pieces[0].stands[i];
     return new Standing(
-        green, dead, first.there, first.gone, first.emergedDay >= 0, over, ready, heat);
+        green,
+        dead,
+        first.there,
+        first.gone,
+        first.emergedDay >= 0,
+        over,
+        ready,
+        heat,
+        green + dead <= 0 ? null : state(pieces, i));
   }
+
+  private static OpeningState state(CellState[] pieces, int i) {
+    double young = 0;
+    double old = 0;
+    double dead = 0;
+    double vigour = 0;
+    double age = 0;
+    double stems = 0;
+    double[] youngWorth = new double[Values.FIGURES];
+    double[] oldWorth = new double[Values.FIGURES];
+    double[] deadWorth = new double[Values.FIGURES];
+    for (CellState piece : pieces) {
+      StandState s = piece.stands[i];
+      double part = piece.partOfField;
+      young = joined(youngWorth, young, s.youngWorth, part * s.young);
+      old = joined(oldWorth, old, s.oldWorth, part * (s.green - s.young));
+      dead = joined(deadWorth, dead, s.deadWorth, part * s.dead);
+      vigour += part * s.vigour;
+      age += part * s.age;
+      stems += part * s.stemsTaken;
+    }
+    return new OpeningState(
+        rounded(Math.min(1, vigour)),
+        young + old <= 0 ? 0 : rounded(young / (young + old)),
+        worth(youngWorth, young),
+        worth(oldWorth, old),
+        worth(deadWorth, dead),
+        rounded(Math.min(1, youngWorth[Values.RIPENESS])),
+        rounded(Math.min(1, oldWorth[Values.RIPENESS])),
+        Math.round(age),
+        rounded(stems));
+  }
+
+  /** Mixes a mass into another; the two together. */
+  private static double joined(double[] into, double mass, double[] of, double more) {
+    if (more <= LEAST_KG_PER_HA) {
+      return mass;
+    }
+    for (int n = 0; n < into.length; n++) {
+      into[n] += more / (mass + more) * (of[n] - into[n]);
+    }
+    return mass + more;
+  }
+
+  /** Less has no worth to speak of, kg DM/ha. */
+  private static final double LEAST_KG_PER_HA = 0.01;
+
+  private static FeedWorth worth(double[] w, double mass) {
+    boolean known = mass > 0 && w[Values.TDN] > 0;
+    return !known
+        ? null
+        : new FeedWorth(
+            rounded(w[Values.PROTEIN]),
+            rounded(w[Values.TDN]),
+            rounded(w[Values.FIBRE]),
+            rounded(w[Values.CALCIUM]),
+            rounded(w[Values.PHOSPHORUS]),
+            FeedWorth.From.CUT);
+  }
+
+  private static double rounded(double value) {
+    return Math.round(value * ROUNDED) / ROUNDED;
+  }
+
+  private static final double ROUNDED = 1000;
 }

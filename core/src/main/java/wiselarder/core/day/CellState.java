@@ -5,10 +5,12 @@ import wiselarder.core.forage.CropUses.Second;
 import wiselarder.core.forage.Maturity;
 import wiselarder.core.forage.QualityTable.Values;
 import wiselarder.core.plan.OpeningGround;
+import wiselarder.core.plan.OpeningState;
 import wiselarder.core.plan.Sowing;
 import wiselarder.core.resolved.ResolvedPlan.CropPlan;
 import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
 import wiselarder.core.resolved.ResolvedPlan.StandPlan;
+import wiselarder.core.store.FeedWorth;
 import wiselarder.core.weather.WeatherYear;
 
 /**
@@ -412,6 +414,28 @@ final class CellState {
       double share = more / (Math.max(0, mass) + more);
       for (int n = 0; n < Values.FIGURES; n++) {
         into[n] += share * (of[n] - into[n]);
+      }
+    }
+
+    /** It is as an earlier plan left it; green and dead are there. */
+    void isLeft(OpeningState left) {
+      vigour = left.vigour();
+      young = left.youngShare() * green;
+      age = left.ageDegreeDays();
+      stemsTaken = left.stemsTaken();
+      set(youngWorth, left.young(), left.youngRipeness());
+      set(oldWorth, left.old(), left.oldRipeness());
+      set(deadWorth, left.dead(), 1);
+    }
+
+    private static void set(double[] worth, FeedWorth to, double ripeness) {
+      if (to != null) {
+        worth[Values.PROTEIN] = to.proteinPct();
+        worth[Values.TDN] = to.tdnPct();
+        worth[Values.FIBRE] = to.fibrePct();
+        worth[Values.CALCIUM] = to.calciumPct();
+        worth[Values.PHOSPHORUS] = to.phosphorusPct();
+        worth[Values.RIPENESS] = ripeness;
       }
     }
 

@@ -7,6 +7,7 @@ import wiselarder.core.forage.NitrogenRules;
 import wiselarder.core.forage.QualityTable;
 import wiselarder.core.forage.SwardRules;
 import wiselarder.core.land.SoilWater;
+import wiselarder.core.plan.OpeningState;
 import wiselarder.core.plan.Sowing;
 import wiselarder.core.resolved.FieldDays;
 import wiselarder.core.resolved.ResolvedPlan;
@@ -316,6 +317,11 @@ final class Growing {
       base.dead = p.openingDead;
       base.cameKgPerHa = p.base().residue ? base.aboveStubble(p.base()) : 0;
       opening(p.base(), base, day);
+      OpeningState left = day > 0 || p.ground == null ? null : p.ground.state();
+      if (left != null) {
+        base.isLeft(left);
+        base.maturity = Maturity.atAge(base.age);
+      }
       double kg = base.mass() * s.areaHa;
       if (day == 0) {
         totals.openingKg += kg;
@@ -464,6 +470,10 @@ final class Growing {
     if (values != null) {
       values.kept(OPENING_DEAD_DAYS, crop.deadWorth);
       values.join(crop.youngWorth, 0, crop.maturity, 1);
+    }
+    if (c.standing.state() != null) {
+      crop.isLeft(c.standing.state());
+      crop.maturity = Maturity.ofCrop(c.course, crop.stage, crop.age);
     }
     totals.openingKg += kgPerHa * s.areaHa;
   }

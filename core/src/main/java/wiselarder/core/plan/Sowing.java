@@ -63,14 +63,24 @@ public record Sowing(
    *     it must be and its roots hold
    * @param heatDegreeDays heat above its base since it came up, or since the depth of winter where
    *     its kind counts from there: by it it heads and ripens. Null for what is usual by then
+   * @param state null for one as its heat makes it
    */
   public record Standing(
-      double coverKgPerHa, double deadShare, boolean ready, Double heatDegreeDays) {
+      double coverKgPerHa,
+      double deadShare,
+      boolean ready,
+      Double heatDegreeDays,
+      OpeningState state) {
     public static final Stated.Figure COVER_KG_PER_HA =
         Stated.number("standing.coverKgPerHa", 0, 40000);
     public static final Stated.Figure DEAD_SHARE = Stated.number("standing.deadShare", 0, 1);
     public static final Stated.Figure HEAT_DEGREE_DAYS =
         Stated.number("standing.heatDegreeDays", 0, 6000).orNone();
+
+    /** One as its heat makes it. */
+    public Standing(double coverKgPerHa, double deadShare, boolean ready, Double heatDegreeDays) {
+      this(coverKgPerHa, deadShare, ready, heatDegreeDays, null);
+    }
 
     public Standing {
       COVER_KG_PER_HA.check(coverKgPerHa);

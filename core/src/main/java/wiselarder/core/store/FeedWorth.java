@@ -27,7 +27,7 @@ public record FeedWorth(
    *
    * @throws wiselarder.core.quantity.Refused of figures that no feed has
    */
-  FeedWorth stated() {
+  public FeedWorth stated() {
     PROTEIN_PCT.check(proteinPct);
     TDN_PCT.check(tdnPct);
     FIBRE_PCT.check(fibrePct);
@@ -42,7 +42,7 @@ public record FeedWorth(
     /** Nothing is known of it: common grass hay. */
     ASSUMED,
     TABLE,
-    /** What stood when it was cut in the plan. */
+    /** What stood when it was cut in the plan, or at the end of an earlier one. */
     CUT,
     TEST
   }

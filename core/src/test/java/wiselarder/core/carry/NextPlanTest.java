@@ -16,12 +16,15 @@ import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import wiselarder.core.Farms;
 import wiselarder.core.balance.YearBalance;
+import wiselarder.core.bales.Spacing;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.HeadChange;
 import wiselarder.core.herd.Keeping;
 import wiselarder.core.land.Field;
+import wiselarder.core.land.Outline;
+import wiselarder.core.plan.BaleField;
 import wiselarder.core.plan.Dressing;
 import wiselarder.core.plan.Farm;
 import wiselarder.core.plan.FarmPlan;
@@ -109,6 +112,12 @@ class NextPlanTest {
     YearBalance goesOn = ENGINE.simulate(then);
     assertThat(goesOn.soilWaterMm(0, 0)).isCloseTo(year.soilWaterMm(0, 364), within(6.0));
     assertThat(goesOn.coverKgPerHa(0, 0)).isCloseTo(year.coverKgPerHa(0, 364), within(150.0));
+    // nothing gets younger because a plan ends
+    for (int f = 0; f < 3; f++) {
+      assertThat(goesOn.standingTdnPct(f, 0)).isCloseTo(year.standingTdnPct(f, 364), within(0.3));
+      assertThat(goesOn.standingProteinPct(f, 0))
+          .isCloseTo(year.standingProteinPct(f, 364), within(0.3));
+    }
     assertThat(Math.abs(goesOn.massBalance().error())).isLessThan(1e-6);
   }
 
@@ -364,6 +373,32 @@ class NextPlanTest {
     // a leap day may lie between
     assertThat(ENGINE.simulate(then).needKg(1, 60)).isCloseTo(is, within(0.01 * is));
     assertThat(ENGINE.yearsOn(then, -years)).isEqualTo(from);
+  }
+
+  /** Where bales were eaten this winter is left alone in the next one; what stock left is there. */
+  @Test
+  void whereBalesWereEatenIsRemembered() {
+    Farms f = farm();
+    List<Outline.Point> edge =
+        List.of(
+            new Outline.Point(0, 0),
+            new Outline.Point(350, 0),
+            new Outline.Point(350, 400),
+            new Outline.Point(0, 400));
+    f.fields.set(
+        0, f.fields.get(0).shaped("home", "home", new Outline(edge, List.of(), List.of())));
+    FarmPlan bare = f.build();
+    BaleField set =
+        new BaleField(
+            "b", "home", "old", 24, 4, List.of(), new Spacing(10, 20, 0, 0, 0), 10, 0, false, null);
+    FarmPlan from = Items.BALES.put(bare, set);
+    FarmPlan then = next(from);
+    Outline.Pads pads = field(then, "home").outline().pads().get(0);
+    assertThat(pads.at()).hasSize(24);
+    assertThat(pads.eatenUp()).isBetween(START, START.plusDays(300));
+    assertThat(then.plan().bales()).hasSize(1);
+    // taken over once more they are there once
+    assertThat(field(begun(from, then), "home").outline().pads()).hasSize(1);
   }
 
   @Test
