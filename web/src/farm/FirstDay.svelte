@@ -25,7 +25,7 @@
     const crops = f.crops.map(
       (c) =>
         `${nameOf(c.forageId)} ${c.coverKgPerHa > 0 ? cover(c.coverKgPerHa) : 'not up yet'}` +
-        (c.ready || c.coverKgPerHa <= 0 ? '' : ', not ready'),
+        (c.deadShare >= 1 ? ', dead' : c.ready || c.coverKgPerHa <= 0 ? '' : ', not ready'),
     );
     return [base, ...crops].join('; ');
   }

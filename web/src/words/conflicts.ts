@@ -54,6 +54,8 @@ export function conflictText(c: Conflict, farm: Farm, start: string, system: Sys
       );
     case 'PORTION_NEVER_GIVEN':
       return `${group}: the portion of stored feed from ${span} is never given; nothing of it is in store.`;
+    case 'SOWN_OVER_CROP':
+      return `${field} is prepared for the next crop on ${longDay(start, c.fromDay)}, and ${amount(c.value, 'massPerArea', system)} of the one before still stand there: graze or cut it first, or say when it ends.`;
     case 'OPENS_HELD':
       return `${field} opens on ${longDay(start, c.fromDay)}, and a caution holds it to ${longDay(start, c.toDay - 1)}.`;
     case 'KEPT_FOR_NOBODY':

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { aheadSentence, carried, stockedMonths, stockingSentence } from './outlook';
+import { aheadSentence, carried, landSentence, stockedMonths, stockingSentence } from './outlook';
 
 const month = (m: string, needKg: number, eatableKg: number) => ({
   month: m,
@@ -65,5 +65,29 @@ describe('stocking', () => {
         'rest. More is asked of it than grows in 2 of 5 months, less in 3. Over the whole plan growth ' +
         'that would be eaten is 1.4 times the need.',
     );
+  });
+});
+
+describe('what the land is for', () => {
+  const uses = [
+    { use: 'GRAZED' as const, ha: [60, 40], mostHa: 60 },
+    { use: 'CROP' as const, ha: [10, 10], mostHa: 10 },
+    { use: 'SHUT' as const, ha: [30, 30], mostHa: 30 },
+    { use: 'FOR_A_CUT' as const, ha: [0, 20], mostHa: 20 },
+  ];
+
+  test('says when least of it is open, and what the rest is for', () => {
+    const land = { wholeHa: 100, narrowestDay: 1, uses };
+    expect(landSentence(land, '2027-09-01', 'METRIC')).toBe(
+      'Least is open to the herd on 2 September: 50.00 ha of 100.00 ha, 50%. ' +
+        '30.00 ha shut for later, 20.00 ha kept for a cut.',
+    );
+  });
+
+  test('says that all of it is', () => {
+    const open = [{ use: 'GRAZED' as const, ha: [100], mostHa: 100 }];
+    expect(
+      landSentence({ wholeHa: 100, narrowestDay: 0, uses: open }, '2027-09-01', 'METRIC'),
+    ).toBe('All 100.00 ha are open to the herd all year.');
   });
 });

@@ -1,5 +1,5 @@
 /** How the ground stands, how long feed lasts and how many animals growth carries, in words. */
-import type { Outlook } from '../api/client';
+import type { LandInUse, Outlook } from '../api/client';
 import { isoOf, longDay } from '../units/dates';
 import { amount, type System } from '../units/units';
 import { days } from './year';
@@ -40,6 +40,35 @@ export function aheadSentence(
       : '') +
     `${capital(bare(o.bareInNormalDays[day], 'in a normal year'))}; ` +
     `${bare(o.bareInDryDays[day], 'in a dry one')}.`
+  );
+}
+
+export type LandUse = LandInUse['uses'][number]['use'];
+
+export const USES: Record<LandUse, string> = {
+  GRAZED: 'open to the herd',
+  CROP: 'crops that are ready',
+  FOR_A_CUT: 'kept for a cut',
+  SHUT: 'shut for later',
+  HELD: 'held',
+  BEING_SOWN: 'being sown, not ready',
+  BARE: 'with nothing on it',
+};
+
+/** When least ground is open to the herd, and what the rest is for then. */
+export function landSentence(land: LandInUse, start: string, system: System): string {
+  const on = land.narrowestDay;
+  const of = (use: LandUse) => land.uses.find((u) => u.use === use)?.ha[on] ?? 0;
+  const left = of('GRAZED') + of('CROP');
+  const whole = amount(land.wholeHa, 'area', system);
+  if (land.wholeHa - left < 0.01 * land.wholeHa)
+    return `All ${whole} are open to the herd all year.`;
+  const rest = land.uses
+    .filter((u) => u.use !== 'GRAZED' && u.use !== 'CROP' && u.ha[on] > 0.001 * land.wholeHa)
+    .map((u) => `${amount(u.ha[on], 'area', system)} ${USES[u.use]}`);
+  return (
+    `Least is open to the herd on ${longDay(start, on)}: ${amount(left, 'area', system)} of ` +
+    `${whole}, ${Math.round((100 * left) / land.wholeHa)}%. ${capital(rest.join(', '))}.`
   );
 }
 

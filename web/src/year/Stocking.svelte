@@ -2,6 +2,7 @@
   import type { Outlook, YearView } from '../api/client';
   import { thePlan } from '../plan/context';
   import LineYear from '../ruler/LineYear.svelte';
+  import LandInUse from './LandInUse.svelte';
   import type { RulerScale } from '../ruler/scale';
   import { monthName } from '../units/dates';
   import { amount, figure, unitOf } from '../units/units';
@@ -42,6 +43,7 @@
   const [there, carries] = $derived([daily('needKg'), daily('eatableKg')]);
 </script>
 
+<LandInUse land={outlook.land} start={year.start} {scale} {at} />
 <LineYear
   title="Stocking"
   unit="animal units"

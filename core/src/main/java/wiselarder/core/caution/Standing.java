@@ -47,7 +47,7 @@ record Standing(
       for (Sowing sowing : stated.plan().sowings()) {
         int sown = year.day(sowing.sowOn());
         if (sowing.fieldId().equals(field.id())
-            && (sown >= 0 && sown < year.days() || sowing.standsAtStart(year))) {
+            && ((sown >= 0 && sown < year.days()) || sowing.standsAtStart(year))) {
           Forage crop = catalogue.forage(sowing.forageId());
           int ends = year.clippedEnd(sowing.endsOn());
           found.add(

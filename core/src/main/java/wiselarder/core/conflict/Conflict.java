@@ -52,6 +52,10 @@ public record Conflict(
     NO_OTHER_GROUND,
     /** Passes leave less, {@code value} kg DM/ha, than must be left, {@code other}. */
     PASS_BELOW_RESIDUAL,
+    /**
+     * The ground is prepared for a crop while another stands there: {@code value} kg DM/ha of it.
+     */
+    SOWN_OVER_CROP,
     /** The seed does not come up in this season. */
     SOWING_FAILS,
     /**

@@ -57,6 +57,7 @@ public final class Conflicts {
     }
     for (int i = 0; i < conflicts.plan.sowings().size(); i++) {
       conflicts.sowing(conflicts.plan.sowings().get(i), year.sowing(i));
+      conflicts.sownOver(i);
     }
     conflicts.plan.passes().forEach(conflicts::pass);
     conflicts.plan.steps().forEach(conflicts::step);
@@ -204,6 +205,35 @@ public final class Conflicts {
           0);
     }
   }
+
+  /** Another crop that was sown well before and stands on the eve of the first work. */
+  private void sownOver(int n) {
+    Sowing s = plan.sowings().get(n);
+    int eve = days.day(s.preparedFrom()) - 1;
+    if (eve < 0 || eve >= year.days()) {
+      return;
+    }
+    for (int i = 0; i < plan.sowings().size(); i++) {
+      Sowing other = plan.sowings().get(i);
+      double stands = year.sownCoverKgPerHa(i, eve);
+      boolean before = days.day(other.sowOn()) < eve && other.fieldId().equals(s.fieldId());
+      boolean over = year.sowing(i).endedDay() >= 0 && year.sowing(i).endedDay() <= eve;
+      if (i != n && before && !over && stands > STILL_STANDS_KG_PER_HA) {
+        note(
+            Code.SOWN_OVER_CROP,
+            Thing.SOWING,
+            s.id(),
+            List.of(s.fieldId()),
+            eve + 1,
+            eve + 2,
+            stands,
+            0);
+      }
+    }
+  }
+
+  /** Less than this of a crop is no loss when ground is prepared, kg DM/ha. */
+  private static final double STILL_STANDS_KG_PER_HA = 600;
 
   private void pass(LightPass p) {
     int from = days.clippedStart(p.fromInclusive());

@@ -143,7 +143,7 @@ final class FieldResolver {
     List<Sowing> sowings = plan.stated.plan().sowings();
     for (int n = 0; n < sowings.size(); n++) {
       int day = plan.year.day(sowings.get(n).sowOn());
-      boolean is = day >= 0 && day < plan.days || sowings.get(n).standsAtStart(plan.year);
+      boolean is = (day >= 0 && day < plan.days) || sowings.get(n).standsAtStart(plan.year);
       if (sowings.get(n).fieldId().equals(field.id()) && is) {
         StandPlan sown = sown(field, sowings.get(n), n);
         sown.crop.field = at;

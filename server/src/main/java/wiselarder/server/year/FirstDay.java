@@ -45,7 +45,7 @@ record FirstDay(
       List<Crop> crops) {}
 
   /** A crop that stands there, sown in the other plan. */
-  record Crop(String forageId, double coverKgPerHa, boolean ready) {}
+  record Crop(String forageId, double coverKgPerHa, double deadShare, boolean ready) {}
 
   /** One lot; {@code made} of what the other plan cut or bought. */
   record InStore(String name, String unitName, int units, boolean made) {}
@@ -95,7 +95,8 @@ record FirstDay(
     List<Crop> crops = new ArrayList<>();
     for (Sowing s : then.plan().sowings()) {
       if (s.fieldId().equals(f.id()) && s.standsAtStart(then.plan().year())) {
-        crops.add(new Crop(s.forageId(), s.standing().coverKgPerHa(), s.standing().ready()));
+        Sowing.Standing is = s.standing();
+        crops.add(new Crop(s.forageId(), is.coverKgPerHa(), is.deadShare(), is.ready()));
       }
     }
     return new OnField(

@@ -1,13 +1,17 @@
 package wiselarder.server.year;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import wiselarder.core.balance.LandUse;
 import wiselarder.core.balance.Outlook;
+import wiselarder.core.balance.YearBalance;
 import wiselarder.core.diet.ShelfDiet;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.Season;
@@ -59,7 +63,18 @@ class OutlookController {
       Series bareInNormalDays,
       Series bareInDryDays,
       double herdsOverall,
-      List<StockingMonth> months) {}
+      List<StockingMonth> months,
+      LandInUse land) {}
+
+  /**
+   * What the land is for, by day; ha of net area.
+   *
+   * @param narrowestDay the first day on which least of it is open to the herd
+   */
+  record LandInUse(double wholeHa, int narrowestDay, List<InUse> uses) {}
+
+  /** One use: ha of it by day, of which there is any; {@code most} on one day. */
+  record InUse(LandUse.Use use, Series ha, double mostHa) {}
 
   /** One month: need, growth that would be eaten, what of it is beyond the need; kg DM. */
   record StockingMonth(
@@ -73,7 +88,8 @@ class OutlookController {
       @AuthenticationPrincipal Person person) {
     StoredPlan plan = plans.get(id, person);
     Engine engine = views.engine(season, plan);
-    Outlook o = Outlook.of(engine.simulate(plan.content()));
+    YearBalance year = engine.simulate(plan.content());
+    Outlook o = Outlook.of(year);
     int days = plan.content().plan().year().days();
     return new OutlookView(
         o.groundHa(),
@@ -100,7 +116,19 @@ class OutlookController {
                         m.needKg(),
                         m.eatableKg(),
                         m.leftKg()))
-            .toList());
+            .toList(),
+        land(LandUse.of(year), days));
+  }
+
+  private static LandInUse land(LandUse land, int days) {
+    List<InUse> uses = new ArrayList<>();
+    for (LandUse.Use use : LandUse.Use.values()) {
+      double most = IntStream.range(0, days).mapToDouble(d -> land.areaHa(use, d)).max().orElse(0);
+      if (most > 0) {
+        uses.add(new InUse(use, Series.exact(days, 0.01, d -> land.areaHa(use, d)), most));
+      }
+    }
+    return new LandInUse(land.wholeHa(), land.narrowestDay(), uses);
   }
 
   /** What each shelf gives of a measure, to all or to one group; or what a block gives to all. */
