@@ -118,6 +118,7 @@ export type Break = Schemas['Break'];
 export type BaleWinter = Schemas['BaleWinter'];
 export type BaleSite = Schemas['BaleSite'];
 export type BaleSection = Schemas['BaleSection'];
+export type GrownTogether = Schemas['GrownTogether'];
 export type FirstDay = Schemas['FirstDay'];
 export type PlanCopy = Schemas['Copy'];
 export type OwnJob = Schemas['OwnJob'];
@@ -358,6 +359,10 @@ export function apiIn(looking: { season: string }) {
       get<YearView>(inSeason(`/plans/${id}/history/${revision}`)),
     copy: (id: string, name: string, begins: Partial<PlanCopy> = {}) =>
       post<{ id: string }>(`/plans/${id}/copy`, { name, ...begins }),
+    together: (id: string, sowing: Sowing) =>
+      post<GrownTogether[]>(`/plans/${id}/together`, sowing),
+    mixture: (id: string, of: string[]) =>
+      get<GrownTogether[]>(`/plans/${id}/mixture?${query({ of: of.join() })}`),
     next: (id: string, yearsOn: number, same: string[]) =>
       get<FirstDay>(`/plans/${id}/next?${query({ yearsOn: String(yearsOn), same: same.join() })}`),
     before: (id: string) => get<Schemas['PlanBefore'][]>(`/plans/${id}/before`),

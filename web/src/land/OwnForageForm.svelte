@@ -29,12 +29,13 @@
 
 <script lang="ts">
   import { untrack } from 'svelte';
-  import type { Edit, OwnForage } from '../api/client';
+  import { api, type Edit, type GrownTogether, type OwnForage } from '../api/client';
   import { thePlan } from '../plan/context';
   import { figure, quantityOf } from '../units/units';
   import Search from '../form/Search.svelte';
   import NumberField from '../form/NumberField.svelte';
   import TextField from '../form/TextField.svelte';
+  import Companions from './Companions.svelte';
 
   const open = thePlan();
 
@@ -109,6 +110,21 @@
     void own?.id;
     untrack(tryOut);
   });
+  let together = $state<GrownTogether[]>([]);
+  const kinds = $derived(own?.parts.map((p) => p.forageId).join() ?? '');
+  $effect(() => {
+    const of = kinds.split(',').filter(Boolean);
+    let latest = true;
+    if (of.length < 2) together = [];
+    else
+      api
+        .mixture(open.view!.id, of)
+        .then((t) => latest && (together = t))
+        .catch(() => latest && (together = []));
+    return () => {
+      latest = false;
+    };
+  });
   function touch() {
     tryOut();
   }
@@ -179,6 +195,7 @@
         touch();
       }}>Mix another in</button
     >
+    <Companions pairs={together} />
     <details open={!folded}>
       <summary><h3>Rules and figures that you know better</h3></summary>
       <div class="input-grid">

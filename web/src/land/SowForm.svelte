@@ -1,6 +1,13 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import { api, type Edit, type Field, type Fitting, type Sowing } from '../api/client';
+  import {
+    api,
+    type Edit,
+    type Field,
+    type Fitting,
+    type GrownTogether,
+    type Sowing,
+  } from '../api/client';
   import { dayOf, isoOf } from '../units/dates';
   import { thePlan } from '../plan/context';
   import { freshId } from '../plan/session.svelte';
@@ -11,6 +18,7 @@
   import TiedDate from '../form/TiedDate.svelte';
   import NumberField from '../form/NumberField.svelte';
   import ActBar from './ActBar.svelte';
+  import Companions from './Companions.svelte';
   import { Deed } from './deed.svelte';
 
   const open = thePlan();
@@ -81,6 +89,19 @@
     return day >= 0 ? first : isoOf(`${year + 1}-01-01`, doy - 1);
   });
   const sownBefore = $derived((sowOn ?? usual) < open.view!.plan.year.start);
+  let together = $state<GrownTogether[]>([]);
+  $effect(() => {
+    const { putSowing } = edit() as { putSowing: Sowing };
+    void view.revision;
+    let latest = true;
+    api
+      .together(view.id, putSowing)
+      .then((t) => latest && (together = t))
+      .catch(() => latest && (together = []));
+    return () => {
+      latest = false;
+    };
+  });
   const draftId = untrack(
     () =>
       changeId ??
@@ -246,6 +267,7 @@
     Against {chosen.name.toLowerCase()}: {againstText(against.get(crop)!)}.
   </p>
 {/if}
+<Companions pairs={together} />
 {#if tried}
   <p class="tells" role="status" data-testid="sowing-tried">
     {sowingOutcome(tried, open.year.start, open.system, sownBefore ? standing : null)}

@@ -256,6 +256,12 @@ export function lengthsIn(text: string, system: System): string {
   );
 }
 
+/** A text of the tables that names heights in cm, in inches where the farm measures so. */
+export function heightsIn(text: string, system: System): string {
+  if (system === 'METRIC') return text;
+  return text.replace(/(\d+) cm\b/g, (_, cm: string) => `${Math.round(Number(cm) / 2.54)} in`);
+}
+
 /** A text of the tables that names weights in kg, in pounds where the farm weighs so. */
 export function weightsIn(text: string, system: System): string {
   if (system === 'METRIC') return text;

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { lengthsIn } from './units';
+import { heightsIn, lengthsIn } from './units';
 import { usualHere, winterHere } from './usual';
 
 describe('what a farm begins with', () => {
@@ -28,4 +28,10 @@ test('lengths of the tables are said in feet where the farm measures so', () => 
   expect(lengthsIn('Large square bale 0.9 x 1.2 x 2.4 m, hay', 'IMPERIAL')).toBe(
     'Large square bale 3 x 4 x 8 ft, hay',
   );
+});
+
+test('heights in a text of the tables', () => {
+  const said = 'Low rate, grazed at 45 cm and not to the ground.';
+  expect(heightsIn(said, 'METRIC')).toBe(said);
+  expect(heightsIn(said, 'IMPERIAL')).toBe('Low rate, grazed at 18 in and not to the ground.');
 });

@@ -180,7 +180,16 @@ class ArchitectureTest {
                   "weather")),
           Map.entry(
               "conflict",
-              Set.of("day", "resolved", "balance", "plan", "land", "herd", "calendar", "weather")),
+              Set.of(
+                  "day",
+                  "forage",
+                  "resolved",
+                  "balance",
+                  "plan",
+                  "land",
+                  "herd",
+                  "calendar",
+                  "weather")),
           Map.entry("edit", Set.of("quantity", "calendar", "land", "herd", "store", "plan")),
           Map.entry(
               "engine",

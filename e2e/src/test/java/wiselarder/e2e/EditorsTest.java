@@ -366,6 +366,8 @@ class EditorsTest {
     page.navigate(product.demo() + "/land?field=saddle");
     page.getByText("demo with invented figures").waitFor();
     Hand.MOUSE.act(page, "Sow a crop");
+    assertThat(page.getByTestId("companions"))
+        .containsText("Cereal rye with bermudagrass: goes well.");
     page.getByLabel("Sown on", new Page.GetByLabelOptions().setExact(true)).fill("2027-08-10");
     assertThat(page.getByText("It was sown before the plan begins")).isVisible();
     assertThat(page.getByText("until then nothing of it is reckoned")).isVisible();

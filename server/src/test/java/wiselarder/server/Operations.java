@@ -156,6 +156,14 @@ public final class Operations {
     CALLS.put("GET /api/plans/{id}/history", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/history/{revision}", bare(Needs.READER));
     CALLS.put("POST /api/plans/{id}/copy", json(Needs.PLANNER, "{\"name\": \"Wet year\"}"));
+    CALLS.put("GET /api/plans/{id}/mixture", bare(Needs.READER));
+    CALLS.put(
+        "POST /api/plans/{id}/together",
+        json(
+            Needs.READER,
+            "{\"id\": \"s\", \"fieldId\": \"saddle\", \"forageId\": \"cereal_rye\", \"sowOn\":"
+                + " \"2027-09-20\", \"preparation\": \"GRAZE_DOWN\", \"yieldKgPerHa\": null,"
+                + " \"seedShare\": 1, \"endsOn\": null, \"standing\": null}"));
     CALLS.put("GET /api/plans/{id}/next", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/before", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/begin", bare(Needs.READER));

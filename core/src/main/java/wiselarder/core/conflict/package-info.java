@@ -1,2 +1,2 @@
-/** What of a plan stands in its own way. May use: everything below; nothing but engine uses it. */
+/** What of a plan stands in its own way. May use: everything below; engine uses it. */
 package wiselarder.core.conflict;

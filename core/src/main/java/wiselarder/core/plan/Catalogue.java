@@ -11,6 +11,7 @@ import wiselarder.core.forage.GrowthCurve;
 import wiselarder.core.forage.GrowthTable;
 import wiselarder.core.forage.HeightTable;
 import wiselarder.core.forage.LearningTimes;
+import wiselarder.core.forage.MixtureTable;
 import wiselarder.core.forage.OwnForage;
 import wiselarder.core.forage.PlateTable;
 import wiselarder.core.forage.QualityTable;
@@ -56,7 +57,8 @@ public record Catalogue(
     GrainStages stages,
     PlateTable plates,
     WeedKey weeds,
-    PriceTable prices) {
+    PriceTable prices,
+    MixtureTable mixtures) {
 
   /** Loads and checks every table. */
   public static Catalogue load() {
@@ -83,7 +85,8 @@ public record Catalogue(
         GrainStages.load(),
         PlateTable.load(),
         WeedKey.load(),
-        PriceTable.load());
+        PriceTable.load(),
+        MixtureTable.load(forages));
   }
 
   /** The tables as they hold on a farm: with the keeper's own forages, where there are any. */
@@ -150,7 +153,8 @@ public record Catalogue(
         stages,
         plates,
         weeds,
-        prices);
+        prices,
+        mixtures);
   }
 
   /** What is sown of a forage: itself, or the parts of one of the keeper's own, with shares. */

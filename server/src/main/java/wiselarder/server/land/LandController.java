@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RestController;
 import wiselarder.core.closing.Fitting;
 import wiselarder.core.closing.LetGrow;
 import wiselarder.core.closing.StandReturn;
+import wiselarder.core.conflict.GrownTogether;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.forage.HeightTable;
@@ -27,6 +28,7 @@ import wiselarder.core.land.Survey;
 import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.Farm;
 import wiselarder.core.plan.FarmPlan;
+import wiselarder.core.plan.Sowing;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Refused;
 import wiselarder.server.file.FarmFile;
@@ -153,6 +155,28 @@ class LandController {
         .map(f -> new FittingView(f.forageId(), f.against()))
         .toList();
   }
+
+  /** What a sowing, in the plan or tried, would stand with, and how that goes together. */
+  @PostMapping("/together")
+  List<GrownTogether> together(
+      @PathVariable String id, @RequestBody Sowing sowing, @AuthenticationPrincipal Person person) {
+    StoredPlan plan = plans.get(id, person);
+    return GrownTogether.of(
+        plan.content(), views.engine("normal", plan).catalogue(), Check.present("sowing", sowing));
+  }
+
+  /** How forages go together in one sward, each with each. */
+  @GetMapping("/mixture")
+  List<GrownTogether> mixture(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "") List<String> of,
+      @AuthenticationPrincipal Person person) {
+    StoredPlan plan = plans.get(id, person);
+    Check.range("mixture.of", of.size(), 0, MOST_PARTS);
+    return GrownTogether.among(views.engine("normal", plan).catalogue(), of);
+  }
+
+  private static final int MOST_PARTS = 30;
 
   /**
    * Readings of a field's cover: exactly one of heights, plate readings or clipped frames.

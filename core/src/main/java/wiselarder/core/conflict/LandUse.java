@@ -1,5 +1,6 @@
-package wiselarder.core.balance;
+package wiselarder.core.conflict;
 
+import wiselarder.core.balance.YearBalance;
 import wiselarder.core.day.SowingYear;
 import wiselarder.core.plan.Closing;
 import wiselarder.core.plan.HayCut;

@@ -1,4 +1,4 @@
-package wiselarder.core.balance;
+package wiselarder.core.conflict;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -11,9 +11,8 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import wiselarder.core.Farms;
-import wiselarder.core.balance.LandUse.Use;
-import wiselarder.core.conflict.Conflict;
-import wiselarder.core.conflict.Conflicts;
+import wiselarder.core.balance.YearBalance;
+import wiselarder.core.conflict.LandUse.Use;
 import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.Sowing;
 
