@@ -111,9 +111,8 @@
   }
   .sheets {
     display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(20rem, 1fr));
+    grid-template-columns: repeat(auto-fit, minmax(min(20rem, 100%), 1fr));
     gap: 0.5rem 2rem;
-    overflow-x: auto;
   }
   table {
     width: 100%;
