@@ -140,4 +140,9 @@
     text-align: right;
     white-space: nowrap;
   }
+  @media (max-width: 760px) {
+    .figure {
+      white-space: normal;
+    }
+  }
 </style>
