@@ -111,6 +111,7 @@
   }
   .sheets {
     display: grid;
+    align-items: start;
     grid-template-columns: repeat(auto-fit, minmax(min(20rem, 100%), 1fr));
     gap: 0.5rem 2rem;
   }

@@ -2,7 +2,6 @@ package wiselarder.core.carry;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -253,7 +252,7 @@ public final class NextPlan {
     taken.add(id);
     LocalDate ends = s.endsOn() == null || s.endsOn().isAfter(start) ? s.endsOn() : null;
     double cover = is.up() ? is.coverKgPerHa() : 0;
-    double dead = is.over() || cover <= 0 ? (cover <= 0 ? 0 : 1) : is.deadKgPerHa() / cover;
+    double dead = cover <= 0 ? 0 : is.over() ? 1 : is.deadKgPerHa() / cover;
     Double heat = is.up() ? (Double) rounded(is.heat(), 1) : null;
     return new Sowing(
         id,
@@ -429,8 +428,7 @@ public final class NextPlan {
         from.plan().sowings().stream().filter(s -> s.sowOn().isBefore(start)).toList();
     FarmPlan sown = new FarmPlan(from.farm(), from.plan().withAnchors(List.of()).withSowings(done));
     Map<String, Double> left = SeedUse.leftKg(sown, engine.catalogue().on(from.farm()));
-    Collection<Seed> seeds = from.farm().seeds();
-    for (Seed seed : seeds) {
+    for (Seed seed : from.farm().seeds()) {
       double kg = rounded(left.getOrDefault(seed.forageId(), 0.0), 10);
       Optional<Seed> is = find(Items.SEEDS, into, seed.forageId());
       if (is.isPresent() && kg < LEAST_SEED_KG) {
