@@ -47,6 +47,7 @@
     '/plan/:id/papers': later(() => import('./papers/Papers.svelte')),
     '/plan/:id/changes': later(() => import('./history/Changes.svelte')),
     '/plan/:id/people': later(() => import('./people/People.svelte')),
+    '/plan/:id/ahead': later(() => import('./ahead/YearsAhead.svelte')),
     '/plan/:id/farm': later(() => import('./farm/Farm.svelte')),
     '*': year,
   };

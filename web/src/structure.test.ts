@@ -33,6 +33,7 @@ const ALLOWED: Record<string, string[]> = {
   land: ['api', 'units', 'words', 'plan', 'ruler', 'form', 'people', 'store'],
   winter: ['api', 'units', 'words', 'plan', 'form', 'land'],
   forage: ['api', 'units', 'words', 'plan', 'form', 'land'],
+  ahead: ['api', 'units', 'words', 'plan', 'form', 'land'],
   year: ['api', 'units', 'words', 'plan', 'form', 'ruler', 'seasons', 'papers', 'land', 'herd'],
   farm: ['api', 'units', 'words', 'plan', 'form', 'people', 'papers', 'land', 'herd', 'store'],
 };

@@ -43,6 +43,8 @@ export type Closing = Schemas['Closing'];
 export type HayCut = Schemas['HayCut'];
 export type Purchase = Schemas['Purchase'];
 export type Sowing = Schemas['Sowing'];
+export type YearsAhead = Schemas['YearsAhead'];
+export type AheadStretch = Schemas['AheadStretch'];
 export type Dressing = Schemas['Dressing'];
 export type Irrigation = Schemas['Irrigation'];
 export type Scenario = Schemas['Scenario'];
@@ -365,6 +367,10 @@ export function apiIn(looking: { season: string }) {
       get<GrownTogether[]>(`/plans/${id}/mixture?${query({ of: of.join() })}`),
     next: (id: string, yearsOn: number, same: string[]) =>
       get<FirstDay>(`/plans/${id}/next?${query({ yearsOn: String(yearsOn), same: same.join() })}`),
+    ahead: (id: string, years: number, same: string[]) =>
+      get<YearsAhead>(
+        inSeason(`/plans/${id}/ahead?${query({ years: String(years), same: same.join() })}`),
+      ),
     before: (id: string) => get<Schemas['PlanBefore'][]>(`/plans/${id}/before`),
     begin: (id: string, from: string, same: string[]) =>
       get<FirstDay>(`/plans/${id}/begin?${query({ from, same: same.join() })}`),

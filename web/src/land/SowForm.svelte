@@ -14,6 +14,7 @@
   import { againstText } from '../words/land';
   import { sowingOutcome } from '../words/year';
   import Choice from '../form/Choice.svelte';
+  import DateField from '../form/DateField.svelte';
   import Search from '../form/Search.svelte';
   import TiedDate from '../form/TiedDate.svelte';
   import NumberField from '../form/NumberField.svelte';
@@ -28,16 +29,31 @@
     day,
     changeId,
     ondone,
-  }: { field: Field; day: number | null; changeId: string | null; ondone: () => void } = $props();
+    later = 0,
+  }: {
+    field: Field;
+    day: number | null;
+    changeId: string | null;
+    ondone: () => void;
+    /** Written for so many years after the plan's. */
+    later?: number;
+  } = $props();
 
   const view = $derived(open.view!);
-  const crops = $derived(open.forages.filter((f) => f.sownYearly));
+  /** What comes and goes, and what comes to stay and is known to grow here. */
+  const crops = $derived(
+    open.forages.filter(
+      (f) => f.sownYearly || (f.sownToStay && f.curves[open.view!.farm.climateId] !== undefined),
+    ),
+  );
   const before = untrack(() => open.view!.plan.sowings.find((s) => s.id === changeId));
   const WAYS = [
     { id: 'GRAZE_DOWN', name: 'Grazed down, sown into the sod' },
     { id: 'LIGHT_DISKING', name: 'Light disking, 5 days out of use before' },
     { id: 'BURN_DOWN', name: 'Burn-down, 14 days out of use before' },
     { id: 'FULL_SEEDBED', name: 'Full seedbed, 28 days; the old stand ends' },
+    { id: 'SPRAYED_OUT', name: 'Sprayed out twice, 42 days, no till; the old stand ends' },
+    { id: 'BURNT_OFF', name: 'Burnt off by fire, 7 days; the old stand lives' },
   ];
 
   const forageOf = $derived(open.forages.find((f) => f.id === field.stand.forageId));
@@ -48,6 +64,8 @@
   let yieldKg = $state<number | null>(before?.yieldKgPerHa ?? null);
   let seed = $state(before?.seedShare ?? 1);
   let standing = $state<Sowing['standing']>(before?.standing ?? null);
+  let terms = $state<Sowing['terms']>(before?.terms ?? null);
+  let more = $state(untrack(() => before?.terms !== null && before !== undefined));
   let endsOn = $state<string | null>(before?.endsOn ?? null);
 
   let forHay = $state(false);
@@ -85,6 +103,7 @@
     const year = Number(view.plan.year.start.slice(0, 4));
     const first = isoOf(`${year}-01-01`, doy - 1);
     const day = dayOf(view.plan.year.start, first);
+    if (later) return isoOf(`${year + later + (day >= 0 ? 0 : 1)}-01-01`, doy - 1);
     if (day < 0 && day >= -LITTLE_LATE_DAYS) return view.plan.year.start;
     return day >= 0 ? first : isoOf(`${year + 1}-01-01`, doy - 1);
   });
@@ -116,6 +135,21 @@
   function asked(): string | null {
     return before?.sowOn ?? (day === null ? null : isoOf(open.view!.plan.year.start, day));
   }
+  const NO_TERMS = {
+    preparedOn: null,
+    leastSoilWaterShare: null,
+    spreadYears: null,
+    paidShare: 0,
+  };
+  function say(said: Partial<NonNullable<Sowing['terms']>>) {
+    terms = { ...(terms ?? NO_TERMS), ...said };
+    tryOut();
+  }
+  /** Nothing said is nothing. */
+  function plain(t: Sowing['terms']): Sowing['terms'] {
+    const said = t && (t.preparedOn ?? t.leastSoilWaterShare ?? t.spreadYears ?? t.paidShare);
+    return said ? t : null;
+  }
   function edit(): Edit {
     return {
       putSowing: {
@@ -127,6 +161,7 @@
         yieldKgPerHa: yieldKg,
         seedShare: seed,
         endsOn,
+        terms: plain(terms),
         standing: sownBefore ? standing : null,
       },
     };
@@ -147,18 +182,28 @@
       tryOut();
     }}
   />
-  <TiedDate
-    label="Sown on"
-    fieldId={field.id}
-    tie={deed.tie('FROM')}
-    ontie={(t) => deed.tieTo('FROM', t)}
-    name="sowing.sowOn"
-    value={sowOn ?? usual}
-    onchange={(v) => {
-      sowOn = v;
-      tryOut();
-    }}
-  />
+  {#if later}
+    <DateField
+      label="Sown on"
+      name="sowing.sowOn"
+      value={sowOn ?? usual}
+      onchange={(v) => {
+        sowOn = v;
+        tryOut();
+      }}
+    />
+  {:else}<TiedDate
+      label="Sown on"
+      fieldId={field.id}
+      tie={deed.tie('FROM')}
+      ontie={(t) => deed.tieTo('FROM', t)}
+      name="sowing.sowOn"
+      value={sowOn ?? usual}
+      onchange={(v) => {
+        sowOn = v;
+        tryOut();
+      }}
+    />{/if}
   <Choice
     label="Ground"
     value={way}
@@ -199,6 +244,44 @@
     }}
   />
 </div>
+{#if chosen.sownToStay}
+  <p class="quiet fine" data-testid="stays">
+    {chosen.name} comes to stay: light first use some {chosen.daysToFirstUseLow} to {chosen.daysToFirstUseHigh}
+    days after planting, longer through a winter; its full growth comes later. Its seedlings do not stand
+    frost or cold that an old stand stands.
+  </p>
+{/if}
+<details bind:open={more}>
+  <summary>Fallow before, soil water, who pays</summary>
+  <div class="input-grid">
+    <DateField
+      label="Ground prepared from"
+      name="terms.preparedOn"
+      value={terms?.preparedOn ?? null}
+      hint="Earlier than the ground asks: fallow that stores water."
+      onchange={(v) => say({ preparedOn: v })}
+    />
+    <NumberField
+      name="terms.leastSoilWaterShare"
+      value={terms?.leastSoilWaterShare ?? null}
+      hint="On the day the ground is prepared; else it is left."
+      placeholder="whatever it holds"
+      onchange={(v) => say({ leastSoilWaterShare: v })}
+    />
+    <NumberField
+      name="terms.spreadYears"
+      value={terms?.spreadYears ?? null}
+      placeholder="all in its year"
+      onchange={(v) => say({ spreadYears: v })}
+    />
+    <NumberField
+      name="terms.paidShare"
+      value={terms?.paidShare ?? 0}
+      hint="A program that shares the cost, for one."
+      onchange={(v) => say({ paidShare: v ?? 0 })}
+    />
+  </div>
+</details>
 {#if sownBefore}
   <fieldset class="stood">
     <legend>It was sown before the plan begins</legend>
@@ -278,17 +361,34 @@
   product's defaults for the climate. Burn-down: the product's label and your adviser say what may
   be used and when stock may return.
 </p>
-{#if way === 'BURN_DOWN' && !forageOf?.fallow && !forageOf?.cropResidue}
-  <p class="caution" data-testid="burn-down">
-    A burn-down takes the whole sward, clover and every other grass in it, and the field feeds
-    nobody until the crop does. Stay off water and its strip; what may be used where, when stock may
-    come back and what hay may be sold stands on the product label and in local code: ask your
+{#if way === 'BURNT_OFF'}
+  <p class="caution" data-testid="fire">
+    Fire only where it is permitted, by people who know it, with breaks made, the right wind, and
+    fire service and neighbours told. It kills what it meets. Ask your fire service and your
     adviser.
+  </p>
+{/if}
+{#if (way === 'BURN_DOWN' || way === 'SPRAYED_OUT') && !forageOf?.fallow && !forageOf?.cropResidue}
+  <p class="caution" data-testid="burn-down">
+    {way === 'SPRAYED_OUT' ? 'Spraying out' : 'A burn-down'} takes the whole sward, clover and every other
+    grass in it, and the field feeds nobody until the crop does. Stay off water and its strip; what may
+    be used where, when stock may come back and what hay may be sold stands on the product label and in
+    local code: ask your adviser.
   </p>
 {/if}
 <ActBar {deed} label={before ? 'Save it' : 'Sow it'} {ondone} />
 
 <style>
+  details {
+    margin: 0.6rem 0;
+  }
+  summary {
+    cursor: pointer;
+    min-height: 2.25rem;
+    display: flex;
+    align-items: center;
+    color: var(--cobalt);
+  }
   .stood {
     border-left: 4px solid var(--cobalt);
     padding: 0.2rem 0.8rem;

@@ -39,6 +39,7 @@ export const HELPERS: Place[] = [
 /** What is set once and seldom looked at: it stands in the farm's menu. */
 export const ASIDE: Place[] = [
   { path: '/farm', name: 'Farm' },
+  { path: '/ahead', name: 'Years ahead' },
   { path: '/forages', name: 'Forages' },
   { path: '/prices', name: 'Prices' },
   { path: '/market', name: 'Hay market' },

@@ -85,6 +85,14 @@ export function billLines(
         own: true,
       };
     }
+    if (line.priceId === 'paid_by_others') {
+      return {
+        what: `Paid by others, ${line.of}`,
+        how: `${Math.round(100 * line.amount)}% of it`,
+        money: line.money,
+        own: true,
+      };
+    }
     const price = prices.find((p) => p.id === line.priceId);
     if (!price) {
       return {

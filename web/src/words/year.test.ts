@@ -36,6 +36,7 @@ describe('a sowing', () => {
     doughDay: -1,
     grainDay: -1,
     endedDay: -1,
+    skipped: false,
     failed: false,
     grownKgPerHa: 4000,
     lowKgPerHa: 2000,

@@ -247,6 +247,8 @@ const PREPARATIONS: Record<Sowing['preparation'], string> = {
   LIGHT_DISKING: 'lightly disked',
   BURN_DOWN: 'burnt down',
   FULL_SEEDBED: 'a full seedbed made',
+  SPRAYED_OUT: 'the old stand sprayed out',
+  BURNT_OFF: 'burnt off by fire',
 };
 
 /** "Sow Saddle with cereal rye on 20 September, the sod grazed down" */
@@ -263,7 +265,13 @@ export function sowingOutcome(
   standing: Sowing['standing'] = null,
 ): string {
   if (o.daysLate === null || o.chanceOfFailing === null) {
-    return 'It lies outside the days of this plan: nothing of it is reckoned.';
+    return (
+      'It lies outside the days of this plan: nothing of it is reckoned in this year. What is ' +
+      'written for a later year is seen under Years ahead.'
+    );
+  }
+  if (o.skipped) {
+    return 'The soil is too dry for what you ask of it in the season looked at: it is not sown.';
   }
   const chance = `${Math.round(o.chanceOfFailing * 100)}% chance that it fails`;
   if (o.failed) {

@@ -52,6 +52,7 @@ class ArchitectureTest {
                   "diet",
                   "edit",
                   "engine",
+                  "forage",
                   "herd",
                   "land",
                   "plan",

@@ -112,6 +112,7 @@ class AccessTest {
         "/prices",
         "/market",
         "/farm",
+        "/ahead",
         "/start",
         "/changes",
         "/papers",

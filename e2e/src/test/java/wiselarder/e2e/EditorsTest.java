@@ -378,6 +378,36 @@ class EditorsTest {
     assertThat(AccessTest.violations(page)).isEmpty();
   }
 
+  /** A field carries one thing after another over the years: what comes of it is shown. */
+  @Test
+  void aStandIsWrittenForALaterYear() {
+    page.navigate(product.demo() + "/ahead");
+    assertThat(page.getByTestId("years-ahead")).containsText("In store as each year ends");
+    button("Write a sowing for a field").click();
+    Hand.MOUSE.choose(page.locator("select").and(page.getByLabel("Field")).first(), "Saddle");
+    Hand.MOUSE.choose(page.getByLabel("Which year"), "the year after");
+    Hand.find(
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Crop")),
+        "Switchgrass");
+    assertThat(page.getByTestId("stays")).containsText("comes to stay");
+    Hand.MOUSE.choose(
+        page.locator("select").and(page.getByLabel("Ground")).first(),
+        "Sprayed out twice, 42 days, no till; the old stand ends");
+    page.getByText("Fallow before, soil water, who pays").click();
+    page.getByLabel("Cost spread over, years").fill("15");
+    page.getByLabel(Pattern.compile("^Of the cost, paid by others")).fill("50");
+    button("Sow it").click();
+    assertThat(page.getByText(Pattern.compile("Saddle: switchgrass on \\d+ \\w+ 2029")))
+        .isVisible();
+    Locator lane =
+        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Saddle over the years"));
+    assertThat(lane).containsText("switchgrass, young");
+    assertThat(page.getByRole(AriaRole.TABLE).first()).containsText("over 15");
+    assertThat(AccessTest.violations(page)).isEmpty();
+    button("Strike it").click();
+    assertThat(lane).not().containsText("switchgrass");
+  }
+
   @Test
   void aChangeIsMadeInAnotherPlanTooAndWhatIsOtherwiseThereIsShownFirst() {
     page.navigate(product.demo() + "/farm");

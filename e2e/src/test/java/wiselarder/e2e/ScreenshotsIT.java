@@ -22,8 +22,6 @@ class ScreenshotsIT {
       page.navigate(product.demo());
       page.getByTestId("shelves").waitFor();
       shoot(page, "year", false);
-      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Ledger")).click();
-      shoot(page, "year-ledger", false);
       Hand.MOUSE.link(page, "Close this gap");
       page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Find the cheapest mix"))
           .click();
@@ -45,6 +43,7 @@ class ScreenshotsIT {
       page.navigate(product.demo() + "/land/draw");
       page.getByTestId("map-measured").getByText("grow feed").waitFor();
       shoot(page, "map", false);
+      ahead(page, product);
       page.navigate(product.demo() + "/forages");
       page.getByText("Copy to my own").waitFor();
       shoot(page, "forages", false);
@@ -162,5 +161,26 @@ class ScreenshotsIT {
             .setPath(folder.resolve(name + ".png"))
             .setFullPage(whole)
             .setAnimations(ScreenshotAnimations.DISABLED));
+  }
+
+  /** Natives for Saddle in the year after, and what comes of it. */
+  private void ahead(Page page, Product product) {
+    page.navigate(product.demo() + "/ahead");
+    page.getByTestId("years-ahead").waitFor();
+    page.getByText("Write a sowing for a field").click();
+    Hand.MOUSE.choose(page.locator("select").and(page.getByLabel("Field")).first(), "Saddle");
+    Hand.MOUSE.choose(page.getByLabel("Which year"), "this plan’s year");
+    Hand.find(
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Crop")),
+        "Switchgrass");
+    Hand.MOUSE.choose(
+        page.locator("select").and(page.getByLabel("Ground")).first(),
+        "Sprayed out twice, 42 days, no till; the old stand ends");
+    Hand.MOUSE.button(page, "Sow it");
+    page.getByText("switchgrass, young").first().waitFor();
+    page.evaluate("window.scrollTo(0, 0)");
+    shoot(page, "ahead", false);
+    product.resetDemo();
+    page.reload();
   }
 }

@@ -165,6 +165,7 @@ public final class Operations {
                 + " \"2027-09-20\", \"preparation\": \"GRAZE_DOWN\", \"yieldKgPerHa\": null,"
                 + " \"seedShare\": 1, \"endsOn\": null, \"standing\": null}"));
     CALLS.put("GET /api/plans/{id}/next", bare(Needs.READER));
+    CALLS.put("GET /api/plans/{id}/ahead", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/before", bare(Needs.READER));
     CALLS.put("GET /api/plans/{id}/begin", bare(Needs.READER));
     CALLS.put(

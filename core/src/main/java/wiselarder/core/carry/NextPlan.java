@@ -18,6 +18,8 @@ import wiselarder.core.day.YearSimulator;
 import wiselarder.core.diet.DietYear;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
+import wiselarder.core.forage.CropRules;
+import wiselarder.core.forage.Forage;
 import wiselarder.core.herd.AnimalGroup;
 import wiselarder.core.herd.GroupYear;
 import wiselarder.core.herd.HeadChange;
@@ -26,6 +28,7 @@ import wiselarder.core.land.Outline;
 import wiselarder.core.land.Outline.Pads;
 import wiselarder.core.land.Stand;
 import wiselarder.core.plan.BaleField;
+import wiselarder.core.plan.Catalogue;
 import wiselarder.core.plan.FarmPlan;
 import wiselarder.core.plan.FeedStep;
 import wiselarder.core.plan.HayCut;
@@ -40,6 +43,7 @@ import wiselarder.core.resolved.ResolvedPlan;
 import wiselarder.core.resolved.ResolvedPlan.CropPlan;
 import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
 import wiselarder.core.resolved.ResolvedPlan.LotPlan;
+import wiselarder.core.resolved.ResolvedPlan.StandPlan;
 import wiselarder.core.store.FeedWorth;
 import wiselarder.core.store.Lot;
 import wiselarder.core.winter.BaleWinter;
@@ -128,6 +132,43 @@ public final class NextPlan {
         .toList();
   }
 
+  /**
+   * The plan that follows a plan, so many years on, and begins as it leaves the farm. What is
+   * planned goes on by so many years, but for fields on which a perennial is sown, or of which
+   * something is written for a day after the plan's end: there comes what is written, and nothing
+   * again by itself but what is sown after the last perennial.
+   *
+   * @param sameAnimals as of {@link #edits}
+   * @throws Refused where the plan does not come to that day
+   */
+  public static FarmPlan next(Engine engine, FarmPlan from, int years, Set<String> sameAnimals) {
+    FarmPlan into =
+        years == 0 ? from : engine.changed(engine.yearsOn(from, years), onward(engine, from));
+    return engine.changed(into, edits(engine, from, into, sameAnimals));
+  }
+
+  /** What is written for fields of more than a year stays where it is written. */
+  private static List<PlanEdit> onward(Engine engine, FarmPlan from) {
+    Catalogue catalogue = engine.catalogue().on(from.farm());
+    LocalDate end = from.plan().year().endExclusive();
+    List<PlanEdit> edits = new ArrayList<>();
+    for (Sowing s : from.plan().sowings()) {
+      List<Sowing> field =
+          from.plan().sowings().stream().filter(x -> x.fieldId().equals(s.fieldId())).toList();
+      boolean later = field.stream().anyMatch(x -> !x.sowOn().isBefore(end));
+      boolean over =
+          field.stream()
+              .filter(x -> catalogue.forage(x.forageId()).sownToStay())
+              .anyMatch(x -> !x.sowOn().isBefore(s.sowOn()));
+      if (!s.sowOn().isBefore(end)) {
+        edits.add(new PlanEdit.Put<>(Items.SOWINGS, s));
+      } else if (later || over) {
+        edits.add(new PlanEdit.Remove<>(Items.SOWINGS, s.id()));
+      }
+    }
+    return edits;
+  }
+
   private static <T extends Record> Optional<T> find(Items<T> items, FarmPlan in, String id) {
     return items.in(in).stream().filter(t -> items.id(t).equals(id)).findFirst();
   }
@@ -141,8 +182,12 @@ public final class NextPlan {
         continue;
       }
       OnField on = there.fields().get(f);
+      Field drawn = is.get().with(is.get().stand(), drawn(is.get(), pads.get(was.id())));
+      int own = cameToItsOwn(f);
       Field then =
-          is.get().with(stand(is.get(), on.stands().get(0)), drawn(is.get(), pads.get(was.id())));
+          own > 0
+              ? drawn.sown(newStand(f, own))
+              : drawn.with(stand(is.get(), on.stands().get(0)), drawn.outline());
       if (!then.equals(is.get())) {
         edits.add(new PlanEdit.Put<>(Items.FIELDS, then));
       }
@@ -154,8 +199,48 @@ public final class NextPlan {
                   rounded(Math.min(1, on.waterShare()), 1000),
                   rounded(on.nitrogenKgPerHa(), 10),
                   rounded(on.nitrogenToComeKgPerHa(), 10),
-                  on.stands().get(0).state())));
+                  on.stands().get(Math.max(0, own)).state())));
     }
+  }
+
+  /**
+   * The one perennial that was sown and has come to its full growth where nothing else lives: it is
+   * the field's stand from then on, what is dead of others standing in it. Its place, or -1.
+   */
+  private int cameToItsOwn(int f) {
+    FieldPlan field = resolved.fields[f];
+    List<Standing> stands = there.fields().get(f).stands();
+    int own = -1;
+    for (int i = 0; i < field.stands.length; i++) {
+      boolean lives = i == 0 ? stands.get(0).there() : stands.get(i).up() && !stands.get(i).over();
+      boolean whole =
+          i > 0 && age(field.stands[i]) >= CropRules.fullAfterDays(field.stands[i].forage);
+      if (lives && (own >= 0 || i == 0 || field.stands[i].passing() || !whole)) {
+        return -1;
+      }
+      own = lives ? i : own;
+    }
+    return own;
+  }
+
+  private int age(StandPlan stand) {
+    return day - stand.crop.sowDay;
+  }
+
+  private Stand newStand(int f, int i) {
+    Standing is = there.fields().get(f).stands().get(i);
+    Sowing s = resolved.fields[f].stands[i].crop.stated;
+    double others = 0;
+    for (int other = 1; other < resolved.fields[f].stands.length; other++) {
+      others += other == i ? 0 : there.fields().get(f).stands().get(other).coverKgPerHa();
+    }
+    double cover = is.coverKgPerHa() + others;
+    double dead = cover <= 0 ? 0 : rounded((is.deadKgPerHa() + others) / cover, 1000);
+    return new Stand(s.forageId(), s.yieldKgPerHa(), null, rounded(cover, 10), dead, null, null);
+  }
+
+  private Forage forage(Sowing s) {
+    return engine.catalogue().on(from.farm()).forage(s.forageId());
   }
 
   /** What was ploughed in is not there any more; what comes later comes as it did. */
@@ -240,6 +325,7 @@ public final class NextPlan {
         boolean stands = is.up() && is.coverKgPerHa() >= NOTHING_KG_PER_HA;
         boolean sown = !is.up() && !is.over() && crop.sowDay < day;
         boolean kept = find(Items.FIELDS, into, field.field.id()).isPresent();
+        kept &= cameToItsOwn(f) < 0;
         if ((stands || sown) && kept) {
           edits.add(new PlanEdit.Put<>(Items.SOWINGS, carried(crop.stated, is, ids)));
         }
@@ -248,20 +334,16 @@ public final class NextPlan {
   }
 
   private Sowing carried(Sowing s, Standing is, Set<String> taken) {
-    String id = free(s.id() + "-" + s.sowOn().getYear(), taken);
+    String year = "-" + s.sowOn().getYear();
+    String id = free(s.id().endsWith(year) ? s.id() : s.id() + year, taken);
     taken.add(id);
     LocalDate ends = s.endsOn() == null || s.endsOn().isAfter(start) ? s.endsOn() : null;
     double cover = is.up() ? is.coverKgPerHa() : 0;
     double dead = cover <= 0 ? 0 : is.over() ? 1 : is.deadKgPerHa() / cover;
-    Double heat = is.up() ? (Double) rounded(is.heat(), 1) : null;
-    return new Sowing(
+    boolean stays = forage(s).sownToStay();
+    Double heat = is.up() && !stays ? (Double) rounded(is.heat(), 1) : null;
+    return s.standing(
         id,
-        s.fieldId(),
-        s.forageId(),
-        s.sowOn(),
-        s.preparation(),
-        s.yieldKgPerHa(),
-        s.seedShare(),
         ends,
         new Sowing.Standing(
             rounded(cover, 10),

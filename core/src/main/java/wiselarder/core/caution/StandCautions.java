@@ -128,7 +128,8 @@ final class StandCautions {
     String field = s.field().id();
     found.within(found.hazard("hz_treated_seed"), field, null, s.from(), s.to(), false);
     found.within(found.hazard("hz_new_stand"), field, null, s.from(), s.to(), false);
-    if (s.sowing().preparation() == Sowing.Preparation.BURN_DOWN) {
+    Sowing.Preparation way = s.sowing().preparation();
+    if (way == Sowing.Preparation.BURN_DOWN || way == Sowing.Preparation.SPRAYED_OUT) {
       int sprayed = Math.max(0, year.day(s.sowing().preparedFrom()));
       found.within(found.hazard("hz_pesticide_interval"), field, null, sprayed, s.to(), false);
     }

@@ -27,16 +27,7 @@ public final class MoreSeed implements Lever {
   }
 
   private static Optional<Candidate> thicker(Trial trial, Sowing s) {
-    Sowing more =
-        new Sowing(
-            s.id(),
-            s.fieldId(),
-            s.forageId(),
-            s.sowOn(),
-            s.preparation(),
-            s.yieldKgPerHa(),
-            SEED_SHARE,
-            s.endsOn());
+    Sowing more = s.seeded(SEED_SHARE);
     List<PlanEdit> edits = List.of(new PlanEdit.Put<>(Items.SOWINGS, more));
     return trial.worthIt(trial.bringsIfAllowed(edits))
         ? Optional.of(new Candidate(edits, s.sowOn()))

@@ -1,6 +1,7 @@
 package wiselarder.core.conflict;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -216,7 +217,9 @@ public final class Conflicts {
     for (int i = 0; i < plan.sowings().size(); i++) {
       Sowing other = plan.sowings().get(i);
       double stands = year.sownCoverKgPerHa(i, eve);
-      boolean before = days.day(other.sowOn()) < eve && other.fieldId().equals(s.fieldId());
+      boolean lives = isPerennial(other) && !s.preparation().endsTheOld();
+      boolean before =
+          !lives && days.day(other.sowOn()) < eve && other.fieldId().equals(s.fieldId());
       boolean over = year.sowing(i).endedDay() >= 0 && year.sowing(i).endedDay() <= eve;
       if (i != n && before && !over && stands > STILL_STANDS_KG_PER_HA) {
         note(
@@ -230,6 +233,13 @@ public final class Conflicts {
             0);
       }
     }
+  }
+
+  private boolean isPerennial(Sowing s) {
+    int number = plan.sowings().indexOf(s);
+    return Arrays.stream(year.resolved().fields)
+        .flatMap(f -> Arrays.stream(f.stands))
+        .anyMatch(p -> p.crop != null && p.crop.number == number && !p.passing());
   }
 
   /** Less than this of a crop is no loss when ground is prepared, kg DM/ha. */

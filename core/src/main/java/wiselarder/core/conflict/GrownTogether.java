@@ -27,7 +27,7 @@ public record GrownTogether(String a, String b, MixtureRule rule) {
    */
   public static List<GrownTogether> of(FarmPlan stated, Catalogue product, Sowing sown) {
     Collection<String> others = new TreeSet<>();
-    if (sown.preparation() != Sowing.Preparation.FULL_SEEDBED) {
+    if (!sown.preparation().endsTheOld()) {
       String base = stated.field(sown.fieldId()).stand().forageId();
       others.addAll(product.partsOf(stated.farm(), base).keySet());
     }

@@ -7,6 +7,7 @@ import wiselarder.core.plan.HayCut;
 import wiselarder.core.plan.Plan;
 import wiselarder.core.plan.Sowing;
 import wiselarder.core.resolved.ResolvedPlan;
+import wiselarder.core.resolved.ResolvedPlan.StandPlan;
 
 /**
  * What each field is for on each day of a year: an acre is promised once, and what is not out of
@@ -115,7 +116,9 @@ public final class LandUse {
     if (!stood && year.year().day(s.sowOn()) < 0) {
       return; // before the plan, and nobody says that anything of it is there
     }
-    mark(f, prepared, ready, Use.BEING_SOWN);
+    if (closes(f, n)) {
+      mark(f, prepared, ready, Use.BEING_SOWN);
+    }
     for (int d = Math.max(0, ready); d < days; d++) {
       boolean stands =
           year.sownCoverKgPerHa(n, d) > LEAST_KG_PER_HA && (!over || d < is.endedDay());
@@ -123,6 +126,16 @@ public final class LandUse {
         mark(f, d, d + 1, Use.CROP);
       }
     }
+  }
+
+  /** False where stock stay on the sod that a legume was sown into. */
+  private boolean closes(int field, int number) {
+    for (StandPlan s : plan.fields[field].stands) {
+      if (s.crop != null && s.crop.number == number) {
+        return s.crop.closes;
+      }
+    }
+    return true;
   }
 
   /** Less is no crop, kg DM/ha. */

@@ -256,9 +256,40 @@ public final class Bill {
     return units;
   }
 
+  /**
+   * What a sowing of the plan costs: seed that is not at hand, ground and drill, less what others
+   * pay; in the farm's currency.
+   */
+  public static Bill ofSowing(YearBalance year, Catalogue product, Sowing s) {
+    Bill bill = new Bill(year, year, product, false);
+    bill.anew(s);
+    bill.othersPay(s, 0);
+    return bill;
+  }
+
+  /**
+   * What is sown after the plan's end is that year's to pay; what was too dry to sow costs none.
+   */
   private void sown(Sowing s) {
+    int at = stated.plan().sowings().indexOf(s);
+    if (s.sowOn().isBefore(stated.plan().year().endExclusive()) && !after.sowing(at).skipped()) {
+      int from = lines.size();
+      sowing(s);
+      othersPay(s, from);
+    }
+  }
+
+  private void othersPay(Sowing s, int from) {
+    double money = lines.subList(from, lines.size()).stream().mapToDouble(Line::money).sum();
+    double paid = (1 - s.ownShare()) * money;
+    if (paid > 0) {
+      String field = stated.field(s.fieldId()).name();
+      lines.add(new Line(PAID_BY_OTHERS, field, 1 - s.ownShare(), 0, -paid, 0, true));
+    }
+  }
+
+  private void sowing(Sowing s) {
     int month = s.sowOn().getMonthValue();
-    String field = stated.field(s.fieldId()).name();
     double ha = stated.field(s.fieldId()).netAreaHa();
     Optional<Sowing> was =
         before.stated().plan().sowings().stream().filter(x -> x.id().equals(s.id())).findFirst();
@@ -266,6 +297,13 @@ public final class Bill {
       moreSeed(s, s.seedShare() - was.get().seedShare(), ha, month);
       return;
     }
+    anew(s);
+  }
+
+  private void anew(Sowing s) {
+    int month = s.sowOn().getMonthValue();
+    String field = stated.field(s.fieldId()).name();
+    double ha = stated.field(s.fieldId()).netAreaHa();
     seed.of(s)
         .forEach(
             (forage, taken) -> {
@@ -290,9 +328,14 @@ public final class Bill {
         job("drill_no_till", field, ha, month);
       }
       case FULL_SEEDBED -> {
-        job("tillage_full", field, ha, month);
+        tilled(field, ha, month);
         job("drill", field, ha, month);
       }
+      case SPRAYED_OUT -> {
+        job("spray_pass", field, 2 * ha, month);
+        job("drill_no_till", field, ha, month);
+      }
+      case BURNT_OFF -> job("drill_no_till", field, ha, month);
     }
   }
 
@@ -301,6 +344,13 @@ public final class Bill {
         && was.forageId().equals(is.forageId())
         && was.sowOn().equals(is.sowOn())
         && was.preparation() == is.preparation();
+  }
+
+  /** One price covers plough and later passes; both take their time. */
+  private void tilled(String field, double ha, int month) {
+    Operation plough = prices.table().operation("plough");
+    double hours = plough.hours(ha) + prices.table().operation("cultivate").hours(ha);
+    priced(prices.find(plough.priceId()), plough.priceId(), field, ha, month, hours);
   }
 
   /** The pass is made anyway; what more goes into the drill is bought. */
@@ -323,6 +373,9 @@ public final class Bill {
         .takeWhile(x -> !x.id().equals(s.id()))
         .anyMatch(x -> x.fieldId().equals(s.fieldId()) && x.sowOn().equals(s.sowOn()));
   }
+
+  /** Line of what others pay of a sowing. */
+  private static final String PAID_BY_OTHERS = "paid_by_others";
 
   /** Line of seed that lies in the shed. */
   private static final String AT_HAND = "seed_at_hand";

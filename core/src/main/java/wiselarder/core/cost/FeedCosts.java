@@ -182,7 +182,7 @@ public final class FeedCosts {
         double perKg = prices.of(of.getKey()).map(Price::likely).orElse(0.0);
         cost += of.getValue().bought() * perKg;
       }
-      byShelf.merge(Shelf.GROWING, cost, Double::sum);
+      byShelf.merge(Shelf.GROWING, cost * s.ownShare() / s.spreadYears(), Double::sum);
     }
   }
 

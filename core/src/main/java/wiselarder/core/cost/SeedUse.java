@@ -60,7 +60,8 @@ public final class SeedUse {
   private void take(Sowing s) {
     double ha = stated.field(s.fieldId()).netAreaHa();
     Map<String, Taken> taken = new TreeMap<>();
-    if (s.standsAtStart(stated.plan().year())) {
+    boolean later = !s.sowOn().isBefore(stated.plan().year().endExclusive());
+    if (later || s.standsAtStart(stated.plan().year())) {
       bySowing.put(s.id(), taken);
       return;
     }

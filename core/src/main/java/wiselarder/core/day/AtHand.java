@@ -154,7 +154,7 @@ public record AtHand(List<OnField> fields, List<InStore> lots) {
         rounded(Math.min(1, youngWorth[Values.RIPENESS])),
         rounded(Math.min(1, oldWorth[Values.RIPENESS])),
         Math.round(age),
-        rounded(stems));
+        rounded(Math.min(MOST_STEMS_TAKEN, stems)));
   }
 
   /** Mixes a mass into another; the two together. */
@@ -167,6 +167,9 @@ public record AtHand(List<OnField> fields, List<InStore> lots) {
     }
     return mass + more;
   }
+
+  /** An annual never begins a new heading; from the first few on it makes no odds. */
+  private static final double MOST_STEMS_TAKEN = 100;
 
   /** Less has no worth to speak of, kg DM/ha. */
   private static final double LEAST_KG_PER_HA = 0.01;

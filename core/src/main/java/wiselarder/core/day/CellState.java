@@ -182,6 +182,10 @@ final class CellState {
     double heat;
 
     double rainMm;
+
+    /** Days on which seed that waits for warmth could have come up. */
+    int waited;
+
     double stage;
     int emergedDay = -1;
     int readyDay = -1;
@@ -203,6 +207,10 @@ final class CellState {
 
     int endedDay = -1;
     boolean failed;
+
+    /** Not sown, as the soil was too dry for what its keeper asks of it. */
+    boolean skipped;
+
     double waterShareAtSowing = Double.NaN;
 
     /** A base stand set back by the preparation of a sowing, until a day, to a share of growth. */
@@ -232,6 +240,8 @@ final class CellState {
       c.grows = grows;
       c.heat = heat;
       c.rainMm = rainMm;
+      c.waited = waited;
+      c.skipped = skipped;
       c.stage = stage;
       c.emergedDay = emergedDay;
       c.readyDay = readyDay;
@@ -517,13 +527,26 @@ final class CellState {
           setBack(sowDay + BURNT_DAYS, 0);
           return 0;
         }
-        case FULL_SEEDBED -> {
+        case FULL_SEEDBED, SPRAYED_OUT -> {
           gone = true;
           there = false;
           return clear();
         }
+        case BURNT_OFF -> {
+          return burn(p);
+        }
       }
       throw new IllegalStateException(way.toString());
+    }
+
+    /** A fire takes what is dead and all that stands above the stubble. */
+    private double burn(StandPlan p) {
+      double lost = dead;
+      dead = 0;
+      double above = aboveStubble(p);
+      take(above);
+      begin(above, above);
+      return lost + above;
     }
 
     private void setBack(int until, double to) {

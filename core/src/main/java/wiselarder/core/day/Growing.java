@@ -434,13 +434,25 @@ final class Growing {
       if (day == 0 && c.standing != null) {
         stands(p, s, i);
       } else if (day == Math.max(0, c.prepareDay)) {
-        prepare(p, s, i);
+        if (tooDry(p, s, c)) {
+          crop.skipped = true;
+          crop.endedDay = day;
+        } else {
+          prepare(p, s, i, day);
+        }
       }
       if (day >= c.sowDay && crop.endedDay < 0) {
         develop(p, s, i, day);
       }
-      s.sown |= day >= c.prepareDay && crop.readyDay < 0 && crop.endedDay < 0;
+      s.sown |= c.closes && day >= c.prepareDay && crop.readyDay < 0 && crop.endedDay < 0;
     }
+  }
+
+  /** True where the soil holds less than the keeper wants before anything is sown. */
+  private static boolean tooDry(FieldPlan p, CellState s, CropPlan c) {
+    Sowing.SowingTerms terms = c.stated.terms();
+    Double least = terms == null ? null : terms.leastSoilWaterShare();
+    return least != null && s.waterMm < least * p.capacityMm;
   }
 
   /** A crop that was sown before the plan; in a bed nothing else is left of what stood there. */
@@ -448,8 +460,8 @@ final class Growing {
     StandPlan sp = p.stands[i];
     CropPlan c = sp.crop;
     StandState crop = s.stands[i];
-    if (c.stated.preparation() == Sowing.Preparation.FULL_SEEDBED) {
-      prepare(p, s, i);
+    if (c.stated.preparation().endsTheOld()) {
+      prepare(p, s, i, 0);
     }
     double kgPerHa = c.standing.coverKgPerHa();
     if (kgPerHa <= 0) {
@@ -462,8 +474,8 @@ final class Growing {
     crop.young = crop.green;
     crop.grownKg = kgPerHa;
     crop.stage = c.heatAtStart;
-    crop.age = c.heatAtStart;
-    crop.maturity = Maturity.ofCrop(c.course, crop.stage, crop.age);
+    crop.age = sp.passing() ? c.heatAtStart : Maturity.heatAt(OPENING_MATURITY);
+    crop.maturity = maturity(sp, crop);
     crop.stands(c.course, 0);
     crop.readyDay = c.standing.ready() ? 0 : -1;
     QualityTable.Values values = followed(sp);
@@ -473,18 +485,25 @@ final class Growing {
     }
     if (c.standing.state() != null) {
       crop.isLeft(c.standing.state());
-      crop.maturity = Maturity.ofCrop(c.course, crop.stage, crop.age);
+      crop.maturity = maturity(sp, crop);
     }
     totals.openingKg += kgPerHa * s.areaHa;
   }
 
+  private static double maturity(StandPlan sp, StandState s) {
+    return sp.passing() ? Maturity.ofCrop(sp.crop.course, s.stage, s.age) : Maturity.atAge(s.age);
+  }
+
   /** Preparing for a crop sets back or clears whatever stood there before it. */
-  private void prepare(FieldPlan p, CellState s, int sowing) {
+  private void prepare(FieldPlan p, CellState s, int sowing, int day) {
     CropPlan c = p.stands[sowing].crop;
     for (int i = 0; i < sowing; i++) {
       if (s.stands[i].there) {
         double lost = s.stands[i].prepare(c.stated.preparation(), p.stands[i], c.sowDay);
         totals.leftBehindKg += lost * s.areaHa;
+      }
+      if (s.stands[i].gone && s.stands[i].endedDay < 0) {
+        s.stands[i].endedDay = day;
       }
     }
     s.stock = 0;
@@ -507,7 +526,7 @@ final class Growing {
         out.grown[out.row(day) + c.field] += c.emergedKg * s.areaHa;
         totals.grownKg += c.emergedKg * s.areaHa;
         totals.sownGrown[c.number] += c.emergedKg * s.partOfField;
-      } else if (day - c.sowDay >= CropRules.FAILS_AFTER_DAYS) {
+      } else if (lain(sp, crop, day, above) >= CropRules.FAILS_AFTER_DAYS) {
         crop.failed = true;
         crop.endedDay = day;
       }
@@ -520,12 +539,35 @@ final class Growing {
     }
     boolean frosted = !sp.hardy && frost;
     double tooCold = sp.forage.winterHardyC() - plan.weather.tminC(day);
-    if (tooCold > 0) {
+    if (tooCold > 0 && sp.passing()) {
       crop.die(Math.min(1, tooCold * CropRules.KILLED_PER_DEGREE) * crop.green);
+    }
+    if (!sp.passing()) {
+      boolean seedling =
+          day - (crop.emergedDay > 0 ? crop.emergedDay : c.sowDay) < CropRules.SEEDLING_DAYS;
+      boolean killed = seedling && killsSeedlings(sp, tooCold);
+      if (killed || day >= sp.leaves) {
+        crop.end(day);
+      }
+      return;
     }
     if (day >= sp.leaves || frosted || crop.green < CropRules.LEAST_ALIVE_KG_PER_HA) {
       crop.end(day);
     }
+  }
+
+  /** Frost takes seedlings of warm-season grasses, cold beyond the hardiness all others. */
+  private boolean killsSeedlings(StandPlan sp, double tooCold) {
+    return tooCold > 0 || (sp.warmSeason && frost && minC <= WeatherYear.KILLING_FROST_C);
+  }
+
+  /** Days that seed has lain; of what comes to stay those on which it is warm enough for it. */
+  private static int lain(StandPlan sp, StandState crop, int day, double above) {
+    if (sp.passing()) {
+      return day - sp.crop.sowDay;
+    }
+    crop.waited += above > 0 ? 1 : 0;
+    return crop.waited;
   }
 
   /**
@@ -572,6 +614,7 @@ final class Growing {
       rest(p.stands[i], s.stands[i]);
     }
     shadow(p, s);
+    boolean together = standTogether(p, s);
     for (int i = 0; i < s.stands.length; i++) {
       StandState stand = s.stands[i];
       StandPlan sp = p.stands[i];
@@ -582,7 +625,7 @@ final class Growing {
           stand.rate
               * stand.vigour
               * leafShare(sp, s, i)
-              * SwardRules.crowdingShare(stand.mass(), sp.entry, sp.ceiling)
+              * SwardRules.crowdingShare(together ? s.mass() : stand.mass(), sp.entry, sp.ceiling)
               * pace.share;
       if (s.nitrogen > 0) {
         double extra = NitrogenRules.extraKgPerHa(kgPerHa, s.nitrogen, sp.forage.legumeShare());
@@ -599,11 +642,23 @@ final class Growing {
     }
   }
 
+  /** Where a perennial was sown into another that lives on, they crowd each other as one sward. */
+  private static boolean standTogether(FieldPlan p, CellState s) {
+    int staying = 0;
+    for (int i = 0; i < s.stands.length; i++) {
+      staying += s.stands[i].there && !p.stands[i].passing() ? 1 : 0;
+    }
+    return staying > 1;
+  }
+
   /** Growth that today's weather allows at full leaf, kg DM/ha. */
   private double rate(FieldPlan p, CellState s, int i, int day) {
     StandPlan sp = p.stands[i];
     double wet = SoilWater.growthShare(s.waterMm, p.capacityMm, sp.droughtHold);
     double index = plan.index[day * kinds + sp.kind] * wet;
+    if (sp.crop != null && sp.growth != null) {
+      return s.stands[i].lives() ? newStandRate(sp, s.stands[i], day, index) : 0;
+    }
     if (sp.crop != null) {
       return s.stands[i].lives()
           ? sp.crop.sitePeak
@@ -616,6 +671,14 @@ final class Growing {
     int at = (day * fieldCount + s.field) * FieldDays.FIGURES;
     double rate = rate(days, at, index);
     return day < s.stands[0].setBackUntil ? rate * s.stands[0].setBackTo : rate;
+  }
+
+  /** A perennial that was sown grows as its kind does there, less while it is young. */
+  private double newStandRate(StandPlan sp, StandState s, int day, double index) {
+    ResolvedPlan.Answer answer = sp.answer(plan.weather.kind());
+    double rate = sp.growth[day] + answer.response[day] * (index - answer.index[day]);
+    double young = CropRules.establishedShare(sp.forage, day - sp.crop.sowDay);
+    return rate * young * (day < s.setBackUntil ? s.setBackTo : 1);
   }
 
   /**
@@ -644,7 +707,14 @@ final class Growing {
       return SwardRules.leafShare(sp.extinction, sp.referenceLight, green);
     }
     double caught = sp.extinction * green * s.lightShare / sp.referenceLight;
-    return sp.crop == null ? Math.max(SwardRules.RESERVE_SHARE * s.lightShare, caught) : caught;
+    return reserves(sp, s.stands[i])
+        ? Math.max(SwardRules.RESERVE_SHARE * s.lightShare, caught)
+        : caught;
+  }
+
+  /** True of a stand that has roots to come again from: a new one once it was ready for use. */
+  private static boolean reserves(StandPlan sp, StandState s) {
+    return !sp.passing() && (sp.crop == null || s.readyDay >= 0);
   }
 
   /** All stands of a field drink from one bucket. */
@@ -687,14 +757,13 @@ final class Growing {
     boolean anew = heads && day > 0 && !plan.heads[at - kinds];
     if (frosted || s.dormantDays == Maturity.WINTERED_AFTER_DAYS || anew) {
       s.settle(s.young);
-      s.age = p.crop == null ? 0 : s.age;
+      s.age = p.passing() ? s.age : 0;
       s.stemsTaken = anew ? 0 : s.stemsTaken;
     }
     double from = s.maturity;
     boolean leafy = p.headsOnce && s.stemsTaken > Maturity.STEMS_TAKEN;
     s.age = Maturity.after(s.age, Math.max(0, meanC - p.baseC), heads && !leafy);
-    s.maturity =
-        p.crop == null ? Maturity.atAge(s.age) : Maturity.ofCrop(p.crop.course, s.stage, s.age);
+    s.maturity = maturity(p, s);
     if (s.maturity > from) {
       values.ripen(s.youngWorth, from, s.maturity);
     }
@@ -708,7 +777,7 @@ final class Growing {
     boolean dormant = frosted || s.rate < p.dormantBelow;
     if (!dormant) {
       s.die(p.senescencePerDay * Math.max(0, s.green - p.entry));
-      if (p.crop == null) {
+      if (reserves(p, s)) {
         s.vigour = SwardRules.vigourAfter(s.vigour, s.mass(), p.base);
       }
     }

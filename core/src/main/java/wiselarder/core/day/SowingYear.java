@@ -16,6 +16,7 @@ import wiselarder.core.resolved.ResolvedPlan.FieldPlan;
  * @param doughDay its grain is soft dough; -1 also where it carries none
  * @param grainDay its grain is hard; so too
  * @param endedDay terminated, killed by frost, taken after jointing, or failed
+ * @param skipped not sown, as the soil held less water than its keeper asks
  * @param failed true when the seed lay too long in dry or cold ground
  * @param grownKgPerHa all it grew
  * @param lowKgPerHa in a poor situation, one in five, by the table's spread of yields
@@ -33,6 +34,7 @@ public record SowingYear(
     int doughDay,
     int grainDay,
     int endedDay,
+    boolean skipped,
     boolean failed,
     double grownKgPerHa,
     double lowKgPerHa,
@@ -44,7 +46,21 @@ public record SowingYear(
   /** A sowing before or after the plan's days: nothing of it is simulated. */
   static SowingYear outside(Sowing sowing) {
     return new SowingYear(
-        sowing.id(), -1, -1, -1, -1, -1, -1, false, 0, 0, 0, Double.NaN, Double.NaN, Double.NaN);
+        sowing.id(),
+        -1,
+        -1,
+        -1,
+        -1,
+        -1,
+        -1,
+        false,
+        false,
+        0,
+        0,
+        0,
+        Double.NaN,
+        Double.NaN,
+        Double.NaN);
   }
 
   /** Of a crop on all pieces of its field: they come up together, and may be ended apart. */
@@ -67,6 +83,7 @@ public record SowingYear(
         c.regrowth.doughDays() > 0 ? first.doughDay : -1,
         c.regrowth.doughDays() > 0 ? first.grainDay : -1,
         ended,
+        first.skipped,
         first.failed,
         grown,
         grown * c.lowShare,

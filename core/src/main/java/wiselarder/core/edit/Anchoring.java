@@ -224,17 +224,7 @@ public final class Anchoring {
               Plan::withSowings,
               Sowing::id,
               (s, p) -> two(p, s.sowOn(), s.endsOn()),
-              (s, d) ->
-                  new Sowing(
-                      s.id(),
-                      s.fieldId(),
-                      s.forageId(),
-                      d.of(Part.FROM, s.sowOn()),
-                      s.preparation(),
-                      s.yieldKgPerHa(),
-                      s.seedShare(),
-                      d.of(Part.TO, s.endsOn()),
-                      s.standing())),
+              (s, d) -> s.between(d.of(Part.FROM, s.sowOn()), d.of(Part.TO, s.endsOn()))),
           new Dated<>(
               Thing.DRESSING,
               Plan::dressings,

@@ -41,6 +41,28 @@ public final class CropRules {
 
   private static final double COVER_MIX_HEAT = 700;
 
+  /** A cool-season perennial wants some weeks of growth before winter. Assumption. */
+  private static final double PERENNIAL_HEAT = 650;
+
+  /** A perennial younger than this is a seedling: frost and cold beyond it kill it. Assumption. */
+  public static final int SEEDLING_DAYS = 60;
+
+  /** What a new perennial grows at first beside one that is its own; slow ones. Assumptions. */
+  private static final double NEW_STAND_SHARE = 0.7;
+
+  /** A perennial stands so thick on the day it comes up at full seed rate, kg DM/ha. */
+  private static final double NEW_STAND_KG_PER_HA = 110;
+
+  /** A young stand is thin: at the height of first use it holds so much of an old one's mass. */
+  private static final double THIN_SHARE = 0.6;
+
+  private static final double SLOW_STAND_SHARE = 0.15;
+
+  /** One that cannot be used for so long is a slow one: it makes roots first. */
+  private static final double SLOW_FROM_DAYS = 250;
+
+  private static final double YEAR_DAYS = 365;
+
   /** Of a crop's green, killed by each degree of a night's low below its hardiness. Assumption. */
   public static final double KILLED_PER_DEGREE = 0.08;
 
@@ -49,10 +71,41 @@ public final class CropRules {
 
   private CropRules() {}
 
+  /** Days after planting on which a perennial has come to its full growth: a year or more. */
+  public static double fullAfterDays(Forage f) {
+    return Math.max(YEAR_DAYS, f.daysToFirstUseHigh());
+  }
+
+  /** Standing of a perennial on the day it comes up, kg DM/ha. Assumption. */
+  public static double newStandKgPerHa(double seedShare) {
+    return NEW_STAND_KG_PER_HA * seedShare;
+  }
+
+  /** Mass at which a new perennial is first ready, kg DM/ha. Assumption. */
+  public static double newStandReadyKgPerHa(Forage f) {
+    double stubble = f.minResidualKgPerHa();
+    return stubble + THIN_SHARE * Math.max(0, f.entryMassKgPerHa() - stubble);
+  }
+
+  /**
+   * Growth of a young perennial beside one that has come to its own: from 70% of it, or 15% for
+   * natives and others that cannot be used in their first year, in a straight line to all of it
+   * after a year, or after the slow end of the table's days to first use. Assumption.
+   *
+   * @param days since it was sown or planted
+   */
+  public static double establishedShare(Forage f, double days) {
+    double from = f.daysToFirstUseLow() >= SLOW_FROM_DAYS ? SLOW_STAND_SHARE : NEW_STAND_SHARE;
+    return from + (1 - from) * Math.max(0, Math.min(1, days / fullAfterDays(f)));
+  }
+
   /** Heat above 4 C that a crop sown in summer or autumn wants before winter. Assumption. */
   public static double heatBeforeWinter(Forage f) {
     if (f.life() == Forage.Life.WINTER_ANNUAL) {
       return WINTER_ANNUAL_HEAT;
+    }
+    if (f.sownToStay()) {
+      return PERENNIAL_HEAT;
     }
     return f.group().equals("cover_mix") ? COVER_MIX_HEAT : HEAT_PER_DAY * f.daysToFirstUseHigh();
   }
@@ -73,8 +126,15 @@ public final class CropRules {
       boolean sinceWinter,
       boolean diesRipe,
       boolean ratoons) {
+    /** Of what comes to stay: it does not come to an end. */
+    private static final Course STAYS =
+        new Course(Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY, false, false, false);
+
     /** Course by management group. */
     public static Course of(Forage f) {
+      if (f.life() == Forage.Life.PERENNIAL) {
+        return STAYS;
+      }
       return switch (f.group()) {
         case "winter_small_grain" -> new Course(500, 1050, true, true, false);
         case "annual_ryegrass" -> new Course(650, 1250, true, true, false);

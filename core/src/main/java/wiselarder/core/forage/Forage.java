@@ -20,7 +20,8 @@ import wiselarder.core.reference.CsvTable;
  * @param droughtHold share of growth kept when 30% of the plant-available water is left
  * @param winterHardyC low below which many plants of an established stand die
  * @param winterLeaveHeightCm height to carry into winter, NaN where there is no winter
- * @param daysToFirstUseLow days from sowing to first use; NaN for stands that are not sown yearly
+ * @param daysToFirstUseLow days from sowing to first use, of perennials to a light one; NaN for
+ *     what nobody sows
  * @param kgNPerTonne nitrogen held in a tonne of dry matter
  * @param stockpileUseByDays days after the first killing frost by which a stockpile should be
  *     eaten; NaN where stockpiling is not advised
@@ -172,6 +173,11 @@ public record Forage(
     return life != Life.PERENNIAL && grows();
   }
 
+  /** True of a perennial that can be sown or planted: it comes to stay. */
+  public boolean sownToStay() {
+    return life == Life.PERENNIAL && grows() && !Double.isNaN(daysToFirstUseHigh);
+  }
+
   /** Native or natural grassland, which is slow to come back where it is disturbed. */
   public boolean nativeGrass() {
     return group.startsWith("native_")
@@ -208,11 +214,24 @@ public record Forage(
 
   /** All forages of the product, by id. */
   public static Map<String, Forage> loadAll() {
-    return CsvTable.load("forages.csv", Forage::of).stream()
+    Map<String, NewStand> stands =
+        CsvTable.load("new_stands.csv", NewStand::of).stream()
+            .collect(Collectors.toUnmodifiableMap(NewStand::forageId, Function.identity()));
+    return CsvTable.load("forages.csv", r -> of(r, stands.get(r.text("id")))).stream()
         .collect(Collectors.toUnmodifiableMap(Forage::id, Function.identity()));
   }
 
-  private static Forage of(CsvTable.Row r) {
+  /** Days from planting a perennial to a light first use: in good time, and through a winter. */
+  private record NewStand(String forageId, double daysLow, double daysHigh) {
+    static NewStand of(CsvTable.Row r) {
+      return new NewStand(
+          r.text("forage_id"),
+          r.number("new_stand_days_low", 10, 1000),
+          r.number("new_stand_days_high", 10, 1000));
+    }
+  }
+
+  private static Forage of(CsvTable.Row r, NewStand stand) {
     return new Forage(
         r.text("id"),
         r.text("common_name"),
@@ -250,8 +269,8 @@ public record Forage(
         r.numberOrNaN("drought_hold", 0, 1),
         r.numberOrNaN("winter_hardy_c", -60, 20),
         r.numberOrNaN("winter_leave_height_cm", 1, 100),
-        r.numberOrNaN("days_sow_to_first_use_low", 10, 400),
-        r.numberOrNaN("days_sow_to_first_use_high", 10, 400),
+        stand == null ? r.numberOrNaN("days_sow_to_first_use_low", 10, 400) : stand.daysLow,
+        stand == null ? r.numberOrNaN("days_sow_to_first_use_high", 10, 400) : stand.daysHigh,
         r.numberOrNaN("sow_soil_temp_min_c", -5, 30),
         r.numberOrNaN("sow_soil_temp_max_c", 5, 45),
         r.text("regrows_after_use").equals("1"),

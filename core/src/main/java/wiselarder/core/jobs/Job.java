@@ -43,6 +43,7 @@ public record Job(
     ORDER_SEED(Who.KEEPER),
     FALLOW(Who.MACHINES),
     SPRAY(Who.MACHINES),
+    BURN(Who.KEEPER),
     DISK(Who.MACHINES),
     SEEDBED(Who.MACHINES),
     SOW(Who.MACHINES),

@@ -42,6 +42,8 @@ final class SowingJobs {
         String crop = l.forageName(s.forageId());
         Forage forage = l.engine.catalogue().on(l.stated.farm()).forage(s.forageId());
         use(l, s, l.balance.sowing(i), forage, crop);
+      } else if (!s.sowOn().isBefore(l.year.endExclusive())) {
+        orderSeed(l, s);
       } else if (GroundJobs.fallow(l, s)) {
         fallow(l, s);
       } else {
@@ -59,21 +61,28 @@ final class SowingJobs {
         .add();
   }
 
-  private static void sown(JobList l, Sowing s, int number) {
+  /** Seed of what is sown, also of what is sown soon after the plan's end. */
+  private static void orderSeed(JobList l, Sowing s) {
     Field field = l.stated.field(s.fieldId());
-    String crop = l.forageName(s.forageId());
-    Forage forage = l.engine.catalogue().on(l.stated.farm()).forage(s.forageId());
-    double ha = field.netAreaHa();
     double buyKg = SeedUse.boughtKg(l.stated, l.engine.catalogue(), s);
-    if (!(buyKg <= 0)) {
+    boolean inPlan = s.sowOn().minusDays(ORDER_DAYS).isBefore(l.year.endExclusive());
+    if (!(buyKg <= 0) && inPlan) {
       l.job(Job.Kind.ORDER_SEED, s.id(), field.name(), s.sowOn().minusDays(ORDER_DAYS))
-          .with(crop)
+          .with(l.forageName(s.forageId()))
           .field(field.id())
           .between(s.sowOn().minusDays(ORDER_EARLY_DAYS), s.sowOn().minusDays(ORDER_LATE_DAYS))
           .wanted(s.sowOn())
           .figure(Job.What.SEED_KG, buyKg)
           .add();
     }
+  }
+
+  private static void sown(JobList l, Sowing s, int number) {
+    Field field = l.stated.field(s.fieldId());
+    String crop = l.forageName(s.forageId());
+    Forage forage = l.engine.catalogue().on(l.stated.farm()).forage(s.forageId());
+    double ha = field.netAreaHa();
+    orderSeed(l, s);
     prepare(l, s, field, crop);
     Optional<CropPlan> plan = cropPlan(l, s);
     JobList.New sow =
@@ -113,7 +122,8 @@ final class SowingJobs {
         switch (s.preparation()) {
           case GRAZE_DOWN -> Job.Kind.GRAZE_SHORT;
           case LIGHT_DISKING -> Job.Kind.DISK;
-          case BURN_DOWN -> Job.Kind.SPRAY;
+          case BURN_DOWN, SPRAYED_OUT -> Job.Kind.SPRAY;
+          case BURNT_OFF -> Job.Kind.BURN;
           case FULL_SEEDBED -> Job.Kind.SEEDBED;
         };
     double ha = field.netAreaHa();
@@ -122,6 +132,8 @@ final class SowingJobs {
           case GRAZE_DOWN -> 0;
           case LIGHT_DISKING -> l.hours("disk_light", ha);
           case BURN_DOWN -> l.hours("spray_pass", ha);
+          case SPRAYED_OUT -> 2 * l.hours("spray_pass", ha);
+          case BURNT_OFF -> 0;
           case FULL_SEEDBED -> l.hours("plough", ha) + l.hours("cultivate", ha);
         };
     boolean grazed = s.preparation() == Sowing.Preparation.GRAZE_DOWN;
@@ -148,7 +160,7 @@ final class SowingJobs {
           .add();
     }
     LocalDate ends = ends(l, s, y);
-    LocalDate greenUp = shadedFrom(l, s, ends);
+    LocalDate greenUp = forage.sownToStay() ? null : shadedFrom(l, s, ends);
     LocalDate gone = greenUp == null ? ends : greenUp.minusDays(BEFORE_GREEN_UP_DAYS);
     LocalDate headed = y.headedDay() < 0 ? null : l.year.date(y.headedDay());
     LocalDate last = gone == null || (headed != null && headed.isBefore(gone)) ? headed : gone;
@@ -167,7 +179,7 @@ final class SowingJobs {
           .wanted(greenUp)
           .add();
     }
-    boolean bed = s.preparation() == Sowing.Preparation.FULL_SEEDBED;
+    boolean bed = s.preparation().endsTheOld();
     if (bed && ends != null && leftBare(l, s, ends)) {
       l.job(Job.Kind.CATCH_CROP, s.id(), field, ends.plusDays(2))
           .with(crop)
@@ -179,7 +191,7 @@ final class SowingJobs {
 
   /** The day on which the sod below greens up while the crop still stands over it, or null. */
   private static LocalDate shadedFrom(JobList l, Sowing s, LocalDate ends) {
-    if (s.preparation() == Sowing.Preparation.FULL_SEEDBED) {
+    if (s.preparation().endsTheOld()) {
       return null;
     }
     LocalDate greenUp = l.next(Anchor.Mark.GREEN_UP, s.fieldId(), s.sowOn());

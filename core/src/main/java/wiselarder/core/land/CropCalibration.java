@@ -86,7 +86,27 @@ public final class CropCalibration {
     return main != null ? main.middle() : sowingDoyByWarmth(f, climate);
   }
 
-  private static int sowingDoyByWarmth(Forage f, Climate climate) {
+  /** The first day from spring on after which seed mostly comes up: where it is dry then, later. */
+  private int withRain(Forage f, Climate climate, int spring) {
+    int best = spring % 365 + 1;
+    double share = 0;
+    for (int day = spring; day <= spring + MOST_DAYS_FOR_RAIN && share < MOSTLY; day += WEEK) {
+      double here = usual.emergence(f, climate, day % 365 + 1).share();
+      if (here > share) {
+        share = here;
+        best = day % 365 + 1;
+      }
+    }
+    return best;
+  }
+
+  /** So long a new stand may wait for rain; and mostly comes up. Assumptions. */
+  private static final int MOST_DAYS_FOR_RAIN = 105;
+
+  private static final double MOSTLY = 0.9;
+  private static final int WEEK = 7;
+
+  private int sowingDoyByWarmth(Forage f, Climate climate) {
     WeatherYear normal = NormalYear.of(climate, new PlanYear(LocalDate.of(2001, 1, 1), 24));
     int coldest = climate.coldestDoy() - 1;
     double least = Double.isNaN(f.sowAboveC()) ? f.baseC() + 2 : f.sowAboveC() + 2;
@@ -94,8 +114,9 @@ public final class CropCalibration {
     while (spring < coldest + 180 && normal.tmeanC(spring) < least) {
       spring++;
     }
-    if (f.life() == Forage.Life.SUMMER_ANNUAL && !f.group().equals("cover_mix")) {
-      return spring % 365 + 1;
+    boolean summer = f.life() == Forage.Life.SUMMER_ANNUAL && !f.group().equals("cover_mix");
+    if (summer || (f.sownToStay() && f.warmSeason())) {
+      return f.sownToStay() ? withRain(f, climate, spring) : spring % 365 + 1;
     }
     int day = coldest + 365;
     double heat = 0;

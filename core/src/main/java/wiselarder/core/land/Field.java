@@ -295,6 +295,28 @@ public record Field(
         block);
   }
 
+  /** The same field with a stand that was sown: what was stated of the one before is its own. */
+  public Field sown(Stand other) {
+    return new Field(
+        id,
+        name,
+        areaHa,
+        other,
+        grazing,
+        utilization,
+        null,
+        null,
+        hayable,
+        note,
+        soil,
+        deductedHa,
+        lie,
+        outline,
+        paddocks,
+        null,
+        block);
+  }
+
   /** A share of the field's ground, undrawn, alike in all else. */
   public Field part(String newId, String newName, double share) {
     return new Field(

@@ -153,12 +153,12 @@ public final class UsualYears {
    */
   public Emergence emergence(Forage f, Climate climate, int dayOfYear) {
     return emergences.computeIfAbsent(
-        new SeedKey(climate, f.baseC(), dayOfYear),
+        new SeedKey(climate, f.baseC(), f.sownToStay(), dayOfYear),
         key -> {
           int sown = dayOfYear - 1 + (dayOfYear <= FIRST_HALF ? SECOND_YEAR : 0);
           List<Integer> up =
               weather(climate).stream()
-                  .map(w -> daysToEmerge(w, sown, f.baseC()))
+                  .map(w -> daysToEmerge(w, sown, f.baseC(), f.sownToStay()))
                   .filter(days -> days >= 0)
                   .sorted()
                   .toList();
@@ -168,9 +168,11 @@ public final class UsualYears {
   }
 
   /** Days from sowing until enough heat has come to moist seed; -1 where it rots or is eaten. */
-  private static int daysToEmerge(WeatherYear w, int sown, double baseC) {
+  private static int daysToEmerge(WeatherYear w, int sown, double baseC, boolean waits) {
     double heat = 0;
-    for (int d = sown; d < w.days() && d - sown < CropRules.FAILS_AFTER_DAYS; d++) {
+    int waited = 0;
+    for (int d = sown; d < w.days() && waited < CropRules.FAILS_AFTER_DAYS; d++) {
+      waited += !waits || w.tmeanC(d) > baseC ? 1 : 0;
       heat += w.seedbedMoist(d) ? Math.max(0, w.tmeanC(d) - baseC) : 0;
       if (heat >= CropRules.EMERGENCE_DEGREE_DAYS) {
         return d - sown;
@@ -181,7 +183,8 @@ public final class UsualYears {
 
   private static final int FIRST_HALF = 182;
 
-  private record SeedKey(Climate climate, double baseC, int dayOfYear) {}
+  /** {@code waits}: seed sown into the cold lies until it is warm enough for it. */
+  private record SeedKey(Climate climate, double baseC, boolean waits, int dayOfYear) {}
 
   /** How much of the ground a stand covers in its reference use, by day: less while it sleeps. */
   public static double[] cover(double referenceLight, double[] growth) {

@@ -1,6 +1,7 @@
 package wiselarder.core.plan;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import wiselarder.core.calendar.PlanYear;
 import wiselarder.core.quantity.Check;
 import wiselarder.core.quantity.Stated;
@@ -12,6 +13,7 @@ import wiselarder.core.quantity.Stated;
  * @param yieldKgPerHa what a crop sown on time makes in a normal year, or null for the catalogue's
  * @param seedShare seed as a share of the full rate; more brings feed earlier, not more of it
  * @param endsOn first day the crop is gone again (terminated), or null for its own end
+ * @param terms what else its keeper said of it, or null
  * @param standing how it stands on the plan's first day, of a crop sown before it; null: it is sown
  *     in the plan, or nothing of it is reckoned with
  */
@@ -24,6 +26,7 @@ public record Sowing(
     Double yieldKgPerHa,
     double seedShare,
     LocalDate endsOn,
+    SowingTerms terms,
     Standing standing) {
   public static final Stated.Figure YIELD_KG_PER_HA =
       Stated.number("sowing.yieldKgPerHa", 200, 40000).orNone();
@@ -41,7 +44,14 @@ public record Sowing(
     /** The sod is burnt down as the label says: nothing grows back for some weeks. */
     BURN_DOWN(14),
     /** A full seedbed: the old stand is gone for good. */
-    FULL_SEEDBED(28);
+    FULL_SEEDBED(28),
+    /**
+     * The old stand is sprayed out as the label says, in two passes; nothing is tilled. It is gone
+     * for good.
+     */
+    SPRAYED_OUT(42),
+    /** What stands is burnt off by a fire that was permitted: the stand itself lives. */
+    BURNT_OFF(7);
 
     private final int daysOut;
 
@@ -51,6 +61,41 @@ public record Sowing(
 
     public int daysOut() {
       return daysOut;
+    }
+
+    /** True where nothing of the old stand is left. */
+    public boolean endsTheOld() {
+      return this == FULL_SEEDBED || this == SPRAYED_OUT;
+    }
+  }
+
+  /**
+   * What a keeper may say of a sowing beside its day.
+   *
+   * @param preparedOn first day on which the ground is prepared, when that is earlier than the
+   *     preparation asks: from then on it lies fallow; or null
+   * @param leastSoilWaterShare it is only sown where the soil holds at least so much of its water
+   *     on the day of preparation; null: whatever it holds
+   * @param spreadYears years over which its cost is spread, or null
+   * @param paidShare share of its cost that others pay, as a program does
+   */
+  public record SowingTerms(
+      LocalDate preparedOn, Double leastSoilWaterShare, Integer spreadYears, double paidShare) {
+    public static final Stated.Figure LEAST_SOIL_WATER_SHARE =
+        Stated.number("terms.leastSoilWaterShare", 0, 1).orNone();
+    public static final Stated.Figure SPREAD_YEARS =
+        Stated.whole("terms.spreadYears", 1, 40).orNone();
+    public static final Stated.Figure PAID_SHARE = Stated.number("terms.paidShare", 0, 1);
+
+    public SowingTerms {
+      LEAST_SOIL_WATER_SHARE.check(leastSoilWaterShare);
+      SPREAD_YEARS.check(spreadYears);
+      PAID_SHARE.check(paidShare);
+    }
+
+    /** The same with the ground prepared on another day. */
+    SowingTerms preparedOn(LocalDate other) {
+      return new SowingTerms(other, leastSoilWaterShare, spreadYears, paidShare);
     }
   }
 
@@ -99,7 +144,7 @@ public record Sowing(
       Double yieldKgPerHa,
       double seedShare,
       LocalDate endsOn) {
-    this(id, fieldId, forageId, sowOn, preparation, yieldKgPerHa, seedShare, endsOn, null);
+    this(id, fieldId, forageId, sowOn, preparation, yieldKgPerHa, seedShare, endsOn, null, null);
   }
 
   public Sowing {
@@ -111,12 +156,47 @@ public record Sowing(
     YIELD_KG_PER_HA.check(yieldKgPerHa);
     SEED_SHARE.check(seedShare);
     Check.ordered("sowing.endsOn", sowOn, endsOn);
+    if (terms != null) {
+      Check.ordered("terms.preparedOn", terms.preparedOn, sowOn);
+    }
   }
 
-  /** The same, sown on another day. */
+  /** The same, sown on another day; ground prepared for it sooner or later by as much. */
   public Sowing sownOn(LocalDate other) {
+    return between(other, endsOn);
+  }
+
+  /** The same between other days; ground prepared for it sooner or later as it is sown. */
+  public Sowing between(LocalDate sown, LocalDate ends) {
     return new Sowing(
-        id, fieldId, forageId, other, preparation, yieldKgPerHa, seedShare, endsOn, standing);
+        id,
+        fieldId,
+        forageId,
+        sown,
+        preparation,
+        yieldKgPerHa,
+        seedShare,
+        ends,
+        moved(sown),
+        standing);
+  }
+
+  private SowingTerms moved(LocalDate sown) {
+    return terms == null || terms.preparedOn == null
+        ? terms
+        : terms.preparedOn(terms.preparedOn.plusDays(ChronoUnit.DAYS.between(sowOn, sown)));
+  }
+
+  /** The same with so much seed. */
+  public Sowing seeded(double share) {
+    return new Sowing(
+        id, fieldId, forageId, sowOn, preparation, yieldKgPerHa, share, endsOn, terms, standing);
+  }
+
+  /** The same as it stands on the first day of a later plan. */
+  public Sowing standing(String otherId, LocalDate ends, Standing then) {
+    return new Sowing(
+        otherId, fieldId, forageId, sowOn, preparation, yieldKgPerHa, seedShare, ends, terms, then);
   }
 
   /** True of a crop that stands on the first day of a plan, sown before: nothing of it is to do. */
@@ -135,11 +215,24 @@ public record Sowing(
         yieldKgPerHa,
         seedShare,
         endsOn,
+        terms,
         standing);
   }
 
   /** First day the field is out of use for it. */
   public LocalDate preparedFrom() {
-    return sowOn.minusDays(preparation.daysOut());
+    LocalDate least = sowOn.minusDays(preparation.daysOut());
+    LocalDate said = terms == null ? null : terms.preparedOn;
+    return said != null && said.isBefore(least) ? said : least;
+  }
+
+  /** Years over which its cost is spread: one where nobody says otherwise. */
+  public int spreadYears() {
+    return terms == null || terms.spreadYears == null ? 1 : terms.spreadYears;
+  }
+
+  /** The part of its cost that the farm pays. */
+  public double ownShare() {
+    return terms == null ? 1 : 1 - terms.paidShare;
   }
 }

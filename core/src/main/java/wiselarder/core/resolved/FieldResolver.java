@@ -25,6 +25,7 @@ import wiselarder.core.land.GrazingCovers;
 import wiselarder.core.land.Lie;
 import wiselarder.core.land.Soil;
 import wiselarder.core.land.SoilWater;
+import wiselarder.core.land.Stand;
 import wiselarder.core.land.UsualYears;
 import wiselarder.core.plan.BaleField;
 import wiselarder.core.plan.Catalogue;
@@ -166,6 +167,11 @@ final class FieldResolver {
     }
     opening(f);
     water(f);
+    for (StandPlan s : f.stands) {
+      if (s.crop != null && s.growth != null) {
+        answers(f, s, smoothMm(f, UsualYears.cover(s.referenceLight, s.growth)));
+      }
+    }
     rests(f);
     return f;
   }
@@ -187,7 +193,10 @@ final class FieldResolver {
       rest(f, d, habit, speed);
       for (int i = 1; i < f.stands.length; i++) {
         if (d >= f.stands[i].arrives && d < f.stands[i].leaves) {
-          rest(f, d, catalogue.rotation().of(f.stands[i].forage), Speed.MEDIUM);
+          StandPlan s = f.stands[i];
+          double best = s.growth == null ? 0 : Arrays.stream(s.growth).max().orElse(0);
+          Speed pace = best <= 0 ? Speed.MEDIUM : Speed.at(s.growth[d] / best);
+          rest(f, d, catalogue.rotation().of(s.forage), pace);
         }
       }
     }
@@ -210,20 +219,26 @@ final class FieldResolver {
 
   private StandPlan base(Field field) {
     Forage forage = catalogue.forage(field.stand().forageId());
-    GrowthCurve curve = catalogue.growthOf(field.stand(), plan.climate.id());
     StandPlan s = stand(field, forage);
+    GrowthCurve curve = grows(s, field.stand());
     GrazingCovers covers = GrazingCovers.of(field, forage, catalogue.heights());
     s.residual = covers.leave();
     s.winterResidual = covers.leaveInWinter();
     s.turnIn = covers.enter();
     s.turnInAgain = covers.again();
-    s.dormantBelow = SwardRules.DORMANT_SHARE * curve.peakKgPerHaDay();
-    s.quietBelow = s.dormantBelow;
-    s.growth = UsualYears.growth(forage, curve, plan.climate, plan.year);
     s.keptDaysAtStart = keptDays(forage, curve);
     s.arrives = plan.year.clippedStart(field.stand().fromInclusive());
     s.leaves = plan.year.clippedEnd(field.stand().toExclusive());
     return s;
+  }
+
+  /** A stand that stays grows by its curve. */
+  private GrowthCurve grows(StandPlan s, Stand stated) {
+    s.curve = catalogue.growthOf(stated, plan.climate.id());
+    s.dormantBelow = SwardRules.DORMANT_SHARE * s.curve.peakKgPerHaDay();
+    s.quietBelow = s.dormantBelow;
+    s.growth = UsualYears.growth(s.forage, s.curve, plan.climate, plan.year);
+    return s.curve;
   }
 
   /** Days since the curve last grew as much as an active stand, up to the plan's first day. */
@@ -316,7 +331,8 @@ final class FieldResolver {
             .mapToDouble(SowingTable.Window::useFromDays)
             .min()
             .orElse(forage.daysToFirstUseLow());
-    c.anchoredDay = c.sowDay + (int) Math.ceil(CropRules.ANCHORED_SHARE * least);
+    double anchored = forage.sownToStay() ? 1 : CropRules.ANCHORED_SHARE;
+    c.anchoredDay = c.sowDay + (int) Math.ceil(anchored * least);
     c.lowShare =
         window == null
             ? forage.annualLowKgPerHa() / forage.annualTypicalKgPerHa()
@@ -330,8 +346,11 @@ final class FieldResolver {
     if (sowing.standsAtStart(plan.year)) {
       c.standing = sowing.standing();
       Double stated = c.standing.heatDegreeDays();
-      c.heatAtStart = stated == null ? usualHeat(c, forage) : stated;
+      boolean passes = !forage.sownToStay();
+      c.heatAtStart = stated != null ? stated : passes ? usualHeat(c, forage) : 0;
     }
+    boolean beside = forage.sownToStay() && forage.legumeShare() >= 1;
+    c.closes = !(beside && sowing.preparation() == Sowing.Preparation.GRAZE_DOWN);
     c.regrows = forage.regrows();
     c.regrowth = catalogue.crops().uses().of(forage);
     c.baseC = forage.baseC();
@@ -347,8 +366,16 @@ final class FieldResolver {
     s.crop = c;
     s.arrives = c.sowDay;
     s.leaves = plan.year.clippedEnd(sowing.endsOn());
-    s.dormantBelow = 0;
-    s.quietBelow = SwardRules.DORMANT_SHARE * forage.peakKgPerHaDay();
+    if (forage.sownToStay()) {
+      grows(s, new Stand(forage.id(), sowing.yieldKgPerHa(), null, null, 0, null, null));
+      s.winterResidual =
+          Double.isNaN(forage.winterLeaveHeightCm())
+              ? s.residual
+              : Math.max(s.residual, forage.massAtHeightKgPerHa(forage.winterLeaveHeightCm()));
+    } else {
+      s.dormantBelow = 0;
+      s.quietBelow = SwardRules.DORMANT_SHARE * forage.peakKgPerHaDay();
+    }
     return s;
   }
 
@@ -373,6 +400,12 @@ final class FieldResolver {
   }
 
   private void setSite(Field field, StandPlan s) {
+    if (s.growth != null) {
+      s.crop.sitePeak = s.forage.peakKgPerHaDay();
+      s.crop.emergedKg = CropRules.newStandKgPerHa(s.crop.stated.seedShare());
+      s.crop.readyKg = CropRules.newStandReadyKgPerHa(s.forage);
+      return;
+    }
     CropCalibration.Site site =
         catalogue
             .crops()
@@ -405,33 +438,40 @@ final class FieldResolver {
   private void water(FieldPlan f) {
     StandPlan s = f.base();
     f.referenceCover = UsualYears.cover(s.referenceLight, s.growth);
+    f.usualMm = smoothMm(f, f.referenceCover);
+    UsualYears.Usual usual = answers(f, s, f.usualMm);
+    f.usualRealMm = usual.realWaterMm(plan.year);
+    f.usualRealRainMm = usual.realRainWaterMm(plan.year);
+  }
+
+  /** Water in the soil in the morning of each day of the smooth year under a cover, mm. */
+  private double[] smoothMm(FieldPlan f, double[] cover) {
     int back = Math.min(365, plan.days);
     double water = 0.8 * f.capacityMm;
     for (int d = 0; d < back; d++) {
-      water = dayOfWater(f, water, d);
+      water = dayOfWater(f, cover, water, d);
     }
-    f.usualMm = new double[plan.days];
+    double[] mm = new double[plan.days];
+    for (int d = 0; d < plan.days; d++) {
+      mm[d] = water;
+      water = dayOfWater(f, cover, water, d);
+    }
+    return mm;
+  }
+
+  /** Sets how a stand answers to days of each kind; the usual days by which it does. */
+  private UsualYears.Usual answers(FieldPlan f, StandPlan s, double[] smoothMm) {
     double[] smooth = new double[plan.days];
     for (int d = 0; d < plan.days; d++) {
-      f.usualMm[d] = water;
       double index = plan.index[d * plan.kinds.length + s.kind];
-      smooth[d] = index * SoilWater.growthShare(water, f.capacityMm, s.droughtHold);
-      water = dayOfWater(f, water, d);
+      smooth[d] = index * SoilWater.growthShare(smoothMm[d], f.capacityMm, s.droughtHold);
     }
     UsualYears.Usual usual =
-        catalogue
-            .usual()
-            .index(
-                s.forage,
-                catalogue.growthOf(f.field.stand(), plan.climate.id()),
-                plan.climate,
-                f.capacityMm,
-                f.drainsFreely);
-    f.usualRealMm = usual.realWaterMm(plan.year);
-    f.usualRealRainMm = usual.realRainWaterMm(plan.year);
+        catalogue.usual().index(s.forage, s.curve, plan.climate, f.capacityMm, f.drainsFreely);
     s.answer = answer(s, usual.real(plan.year));
     s.realRain = answer(s, usual.realRain(plan.year));
     s.smooth = answer(s, smooth);
+    return usual;
   }
 
   private static ResolvedPlan.Answer answer(StandPlan s, double[] usual) {
@@ -457,13 +497,13 @@ final class FieldResolver {
     return to <= 0 ? 0 : of / to;
   }
 
-  private double dayOfWater(FieldPlan f, double water, int d) {
+  private double dayOfWater(FieldPlan f, double[] cover, double water, int d) {
     return SoilWater.after(
         water,
         f.capacityMm,
         plan.weather.reachesSoilMm(d),
         plan.weather.et0Mm(d),
-        f.referenceCover[d],
+        cover[d],
         f.drainsFreely);
   }
 

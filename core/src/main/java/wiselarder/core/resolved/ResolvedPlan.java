@@ -12,6 +12,7 @@ import wiselarder.core.caution.Caution;
 import wiselarder.core.forage.CropRules;
 import wiselarder.core.forage.CropUses;
 import wiselarder.core.forage.Forage;
+import wiselarder.core.forage.GrowthCurve;
 import wiselarder.core.forage.GrowthIndex;
 import wiselarder.core.forage.LearningTimes;
 import wiselarder.core.forage.Maturity;
@@ -179,8 +180,11 @@ public final class ResolvedPlan {
     /** What a mower leaves, kg DM/ha; without end where no mower goes. */
     public double cutStubble;
 
-    /** Growth of a normal year, kg DM/ha a day; null for a crop sown in the plan. */
+    /** Growth of a normal year, kg DM/ha a day; null for a crop that does not come to stay. */
     public double[] growth;
+
+    /** The curve of the climate that it grows by, likewise. */
+    public GrowthCurve curve;
 
     /** How growth answers to real days, to smooth ones, and to smooth ones with real rain. */
     public Answer answer;
@@ -189,6 +193,20 @@ public final class ResolvedPlan {
     public Answer realRain;
 
     public CropPlan crop;
+
+    /** True of a crop that comes and goes: neither what was there nor a perennial that was sown. */
+    public boolean passing() {
+      return crop != null && growth == null;
+    }
+
+    /** How growth answers to days of a kind. */
+    public Answer answer(WeatherYear.Days kind) {
+      return switch (kind) {
+        case SMOOTH -> smooth;
+        case REAL_RAIN -> realRain;
+        case REAL -> answer;
+      };
+    }
   }
 
   /** By day: the usual index under the reference use, and growth for each unit off it. */
@@ -227,6 +245,9 @@ public final class ResolvedPlan {
     public double comesUpShare;
 
     public int usualEmergence;
+
+    /** False of a legume sown into a sod that lives on: the sod is grazed, and it with it. */
+    public boolean closes;
 
     /** How it stands on the plan's first day, of a crop sown before; null of all others. */
     public Sowing.Standing standing;

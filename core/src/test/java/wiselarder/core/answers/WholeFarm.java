@@ -407,6 +407,8 @@ final class WholeFarm {
             Sowing.Preparation.FULL_SEEDBED,
             9000.0,
             0.8,
-            day(365)));
+            day(365),
+            new Sowing.SowingTerms(day(230), 0.05, 2, 0.25),
+            null));
   }
 }

@@ -216,6 +216,7 @@ class NextPlanTest {
             null,
             1,
             sown.endsOn(),
+            null,
             new Sowing.Standing(900, 0, true, null)));
     YearBalance year = ENGINE.simulate(f.build());
     assertThat(year.sownCoverKgPerHa(0, 0)).isBetween(700.0, 960.0);

@@ -1,5 +1,6 @@
 package wiselarder.server.catalogue;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -46,6 +47,9 @@ public record CatalogueView(
       boolean prussicAcid,
       boolean toxicEndophyte,
       boolean sownYearly,
+      boolean sownToStay,
+      @Schema(nullable = true) Double daysToFirstUseLow,
+      @Schema(nullable = true) Double daysToFirstUseHigh,
       boolean fallow,
       double yieldKgPerHa,
       TreeMap<String, Integer> usualSowingDoy,
@@ -194,6 +198,9 @@ public record CatalogueView(
         f.prussicAcid(),
         f.toxicEndophyte(),
         f.sownYearly(),
+        f.sownToStay(),
+        orNull(f.daysToFirstUseLow()),
+        orNull(f.daysToFirstUseHigh()),
         f.fallow(),
         f.annualTypicalKgPerHa(),
         sowings(c, f),
@@ -274,7 +281,7 @@ public record CatalogueView(
 
   private static TreeMap<String, Integer> sowings(Catalogue c, Forage f) {
     TreeMap<String, Integer> days = new TreeMap<>();
-    if (f.sownYearly()) {
+    if (f.sownYearly() || f.sownToStay()) {
       c.climates().values().forEach(x -> days.put(x.id(), c.crops().usualSowingDoy(f, x)));
     }
     return days;

@@ -58,6 +58,7 @@ final class JobWords {
       case ORDER_SEED -> "Order seed of " + j.with() + " for " + j.of();
       case FALLOW -> "Begin the fallow of " + j.of();
       case SPRAY -> "Burn down the sod of " + j.of();
+      case BURN -> "Burn off what stands on " + j.of();
       case DISK -> "Disk " + j.of() + " lightly";
       case SEEDBED -> "Begin the seedbed of " + j.of();
       case SOW -> "Sow " + j.with() + " on " + j.of();
@@ -135,6 +136,11 @@ final class JobWords {
               + wanted(j)
               + ".";
       case FALLOW -> "It stores water" + (j.wanted() == null ? "." : " until " + wanted(j) + ".");
+      case BURN ->
+          "Fire takes the old growth, so that "
+              + j.with()
+              + " finds soil and light. Only where it is permitted, by people who know it, with"
+              + " breaks made and neighbours told: ask your fire service and your adviser.";
       case SPRAY ->
           "So long before sowing on "
               + wanted(j)
@@ -282,6 +288,7 @@ final class JobWords {
     return switch (j.kind()) {
       case CUT -> "three dry days";
       case SPRAY -> "a still, dry day; who may spray";
+      case BURN -> "a permit, a crew, the right wind";
       case SOW -> "moist ground that carries the drill";
       case NITROGEN -> "growth, and rain to wash it in, not to wash it away";
       case SET_OUT, SPREAD_PADS, DISK, SEEDBED, FALLOW -> "ground that carries a tractor";

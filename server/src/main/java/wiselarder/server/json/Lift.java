@@ -42,11 +42,12 @@ import wiselarder.core.records.LotTested;
  *     for two years, lie on their round side, are bare before the freeze and of one lot
  * <tr><td>19 to 20<td>what the ground brings into the plan, crops that stand on its first day,
  *     condition on it, worth of a lot from an earlier plan: none where missing
+ * <tr><td>20 to 21<td>terms of a sowing: none where missing
  * </table>
  */
 public final class Lift {
   /** The version that is written. */
-  public static final int PRESENT = 20;
+  public static final int PRESENT = 21;
 
   private static final JsonNode NONE = Json.MAPPER.createArrayNode();
 

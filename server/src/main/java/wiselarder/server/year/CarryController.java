@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wiselarder.core.carry.NextPlan;
+import wiselarder.core.carry.YearsAhead;
 import wiselarder.core.edit.PlanEdit;
 import wiselarder.core.engine.Engine;
 import wiselarder.core.plan.FarmPlan;
@@ -99,6 +100,19 @@ class CarryController {
     return FirstDay.of(engine(of), of.content(), then, NextPlan.growing(of.content()));
   }
 
+  /** The farm in some years' time, each year begun from what the one before leaves. */
+  @GetMapping("/ahead")
+  YearsAhead ahead(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "3") int years,
+      @RequestParam(defaultValue = "normal") String season,
+      @RequestParam(defaultValue = "") List<String> same,
+      @AuthenticationPrincipal Person person) {
+    YearsAhead.YEARS.check(years);
+    StoredPlan of = plans.get(id, person);
+    return YearsAhead.of(views.engine(season, of), of.content(), years, Set.copyOf(same));
+  }
+
   /** Plans of the farm that come to the first day of this one. */
   @GetMapping("/before")
   List<PlanBefore> before(@PathVariable String id, @AuthenticationPrincipal Person person) {
@@ -148,9 +162,7 @@ class CarryController {
   }
 
   private FarmPlan next(StoredPlan of, int yearsOn, List<String> same) {
-    Engine engine = engine(of);
-    FarmPlan into = engine.yearsOn(of.content(), yearsOn);
-    return engine.changed(into, NextPlan.edits(engine, of.content(), into, Set.copyOf(same)));
+    return NextPlan.next(engine(of), of.content(), yearsOn, Set.copyOf(same));
   }
 
   private List<PlanEdit> edits(StoredPlan into, StoredPlan other, List<String> same) {

@@ -42,7 +42,7 @@ class FarmFileSchemaTest {
                  "type": "object",
                  "properties": {
                    "format": {"const": "wise-larder-farm"},
-                   "version": {"const": 20},
+                   "version": {"const": 21},
                    "name": {"type": "string", "minLength": 1, "maxLength": 80},
                    "plans": {"type": "array", "minItems": 1, "maxItems": 50, "items": {
                      "type": "object",

@@ -109,8 +109,8 @@ class FarmFileTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "\"version\": 20 | \"version\": 21 | file_version {version=21, newest=20}",
-        "\"version\": 20 | \"version\": \"two\" | file_version {version=-1, newest=20}",
+        "\"version\": 21 | \"version\": 22 | file_version {version=22, newest=21}",
+        "\"version\": 21 | \"version\": \"two\" | file_version {version=-1, newest=21}",
         "wise-larder-farm | other | foreign_file {format=wise-larder-farm}",
         "\"areaHa\": 2.4 | \"areaHa\": -2 | plans[0].farm.fields[0]: field.areaHa: out_of_range {value=-2.0, min=0.01, max=5000.0}",
         "\"head\": 9 | \"tail\": 1, \"head\": 9 | unknown_name {name=tail, known=",

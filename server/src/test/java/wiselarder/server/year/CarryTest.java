@@ -99,4 +99,33 @@ class CarryTest {
     assertThat(http.get(PLAN + "/next?yearsOn=0").status()).isEqualTo(422);
     assertThat(http.post(next + "/begin", "{\"revision\": 1}").status()).isBetween(400, 422);
   }
+
+  /** A sowing written for the year after: nothing of it in this year, its stand in the next. */
+  @Test
+  void theYearsAheadAreWalkedOneFromTheOther() {
+    String sowing =
+        """
+        {"revision": %d, "edits": [{"putSowing": {"id": "later", "fieldId": "mill-bottom",
+         "forageId": "orchardgrass", "sowOn": "2028-09-10", "preparation": "FULL_SEEDBED",
+         "yieldKgPerHa": null, "seedShare": 1, "endsOn": null, "standing": null,
+         "terms": {"preparedOn": null, "leastSoilWaterShare": null, "spreadYears": 8,
+         "paidShare": 0.5}}}]}
+        """
+            .formatted(http.get(PLAN).json().get("revision").asInt());
+    assertThat(http.post(PLAN + "/edits", sowing).status()).isEqualTo(200);
+    JsonNode ahead = http.get(PLAN + "/ahead?years=3").json();
+    assertThat(ahead.get("years")).hasSize(3);
+    assertThat(ahead.get("years").get(0).get("outOfUseHa").asDouble()).isZero();
+    assertThat(ahead.get("years").get(1).get("outOfUseHa").asDouble()).isBetween(3.0, 9.0);
+    JsonNode stand = ahead.get("stands").get(0);
+    assertThat(stand.get("sowingId").asString()).isEqualTo("later");
+    assertThat(stand.get("readyOn").asString()).startsWith("2029-");
+    assertThat(stand.get("costPerHaYear").asDouble() * 8)
+        .isEqualTo(stand.get("costPerHa").asDouble(), org.assertj.core.api.Assertions.within(1e-6));
+    JsonNode dry = http.get(PLAN + "/ahead?years=2&season=dry").json();
+    assertThat(dry.get("years").get(0).get("shortKg").asDouble())
+        .isGreaterThan(ahead.get("years").get(0).get("shortKg").asDouble());
+    assertThat(http.get(PLAN + "/ahead?years=1").status()).isEqualTo(422);
+    assertThat(http.get(PLAN + "/ahead?years=7").status()).isEqualTo(422);
+  }
 }
