@@ -573,8 +573,12 @@ final class Growing {
   /**
    * A crop is ready at its own mass once its roots hold; crops sown together, as a cereal with a
    * clover or ryegrass, once what stands of them all would do for one, and the first of them holds.
+   * A legume in a sod that is grazed on, once its roots hold.
    */
   private static boolean ready(FieldPlan p, CellState s, int i, int day) {
+    if (!p.stands[i].crop.closes) {
+      return day >= p.stands[i].crop.anchoredDay;
+    }
     int anchored = Integer.MAX_VALUE;
     double share = 0;
     for (int j = 1; j < s.stands.length; j++) {
