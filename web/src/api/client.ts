@@ -30,6 +30,7 @@ export type MarkDates = Schemas['MarkView'];
 export type OpenSession = Schemas['OpenSession'];
 export type Outlook = Read<Schemas['OutlookView']>;
 export type LandInUse = Outlook['land'];
+export type Greening = Outlook['greening'][number];
 export type Weaning = Schemas['WeaningView'];
 export type Sample = Schemas['Sent'];
 export type QuickRequest = Schemas['QuickRequest'];

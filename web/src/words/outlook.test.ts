@@ -1,5 +1,12 @@
 import { describe, expect, test } from 'vitest';
-import { aheadSentence, carried, landSentence, stockedMonths, stockingSentence } from './outlook';
+import {
+  aheadSentence,
+  carried,
+  greenSentence,
+  landSentence,
+  stockedMonths,
+  stockingSentence,
+} from './outlook';
 
 const month = (m: string, needKg: number, eatableKg: number) => ({
   month: m,
@@ -89,5 +96,28 @@ describe('what the land is for', () => {
     expect(
       landSentence({ wholeHa: 100, narrowestDay: 0, uses: open }, '2027-09-01', 'METRIC'),
     ).toBe('All 100.00 ha are open to the herd all year.');
+    expect(landSentence({ wholeHa: 0, narrowestDay: 0, uses: [] }, '2027-09-01', 'METRIC')).toBe(
+      'There is no land in the plan yet.',
+    );
+  });
+});
+
+describe('green and useful', () => {
+  const at = (fieldId: string, greenDay: number, usefulDay: number) => ({
+    fieldId,
+    forageId: 'x',
+    greenDay,
+    usefulDay,
+    nightC: 4,
+  });
+  const say = (all: ReturnType<typeof at>[]) => greenSentence(all, '2027-09-01', (id) => id);
+
+  test('says which is first, when it is of use, and how far the last lags behind', () => {
+    expect(say([at('Home', 191, 210), at('Saddle', 240, 262)])).toBe(
+      'Home is green first, on 10 March, and of use from 29 March, 19 days later. ' +
+        'Saddle greens up last, 49 days after it.',
+    );
+    expect(say([at('Home', 360, -1)])).toContain('does not come to a first use');
+    expect(say([])).toContain('No stand here wakes');
   });
 });

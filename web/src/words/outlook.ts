@@ -1,5 +1,5 @@
 /** How the ground stands, how long feed lasts and how many animals growth carries, in words. */
-import type { LandInUse, Outlook } from '../api/client';
+import type { Greening, LandInUse, Outlook } from '../api/client';
 import { isoOf, longDay } from '../units/dates';
 import { amount, type System } from '../units/units';
 import { days } from './year';
@@ -56,7 +56,27 @@ export const USES: Record<LandUse, string> = {
 };
 
 /** When least ground is open to the herd, and what the rest is for then. */
+/** How long stands lag behind the first, and from green to useful. */
+export function greenSentence(
+  greening: readonly Greening[],
+  start: string,
+  name: (id: string) => string,
+): string {
+  const first = greening[0];
+  if (!first) return 'No stand here wakes from a winter or a dry season within this plan.';
+  const until = first.usefulDay;
+  const use =
+    until < 0
+      ? 'it does not come to a first use within the plan'
+      : `of use from ${longDay(start, until)}, ${until - first.greenDay} days later`;
+  const last = greening[greening.length - 1];
+  const lag = last.greenDay - first.greenDay;
+  const behind = lag > 0 ? ` ${name(last.fieldId)} greens up last, ${lag} days after it.` : '';
+  return `${name(first.fieldId)} is green first, on ${longDay(start, first.greenDay)}, and ${use}.${behind}`;
+}
+
 export function landSentence(land: LandInUse, start: string, system: System): string {
+  if (land.wholeHa <= 0) return 'There is no land in the plan yet.';
   const on = land.narrowestDay;
   const of = (use: LandUse) => land.uses.find((u) => u.use === use)?.ha[on] ?? 0;
   const left = of('GRAZED') + of('CROP');

@@ -26,7 +26,7 @@
     BARE: '#e3e7ed',
   };
   const narrow = $derived(scale.left < 120);
-  const y = $derived((ha: number) => TOP + (1 - ha / land.wholeHa) * (HEIGHT - TOP - 2));
+  const y = $derived((ha: number) => TOP + (1 - ha / (land.wholeHa || 1)) * (HEIGHT - TOP - 2));
   /** Each on top of those before it. */
   const bands = $derived.by(() => {
     let lower = new Array<number>(land.uses[0]?.ha.length ?? 0).fill(0);
@@ -39,7 +39,7 @@
   });
   const said = $derived(landSentence(land, start, open.system));
   const ha = (value: number) => figure(value, 'area', open.system);
-  const share = (value: number) => `${Math.round((100 * value) / land.wholeHa)}%`;
+  const share = (value: number) => `${Math.round((100 * value) / (land.wholeHa || 1))}%`;
 </script>
 
 <svg

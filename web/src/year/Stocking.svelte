@@ -2,6 +2,7 @@
   import type { Outlook, YearView } from '../api/client';
   import { thePlan } from '../plan/context';
   import LineYear from '../ruler/LineYear.svelte';
+  import GreenAndUseful from './GreenAndUseful.svelte';
   import LandInUse from './LandInUse.svelte';
   import type { RulerScale } from '../ruler/scale';
   import { monthName } from '../units/dates';
@@ -99,6 +100,7 @@
     ? 'Look at a dry year too before you buy for it.'
     : ''}
 </p>
+<GreenAndUseful greening={outlook.greening} start={year.start} {scale} {at} />
 
 <style>
   p {

@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wiselarder.core.balance.Outlook;
 import wiselarder.core.balance.YearBalance;
+import wiselarder.core.conflict.Greening;
 import wiselarder.core.conflict.LandUse;
 import wiselarder.core.diet.ShelfDiet;
 import wiselarder.core.engine.Engine;
@@ -64,7 +65,8 @@ class OutlookController {
       Series bareInDryDays,
       double herdsOverall,
       List<StockingMonth> months,
-      LandInUse land) {}
+      LandInUse land,
+      List<Greening> greening) {}
 
   /**
    * What the land is for, by day; ha of net area.
@@ -117,7 +119,8 @@ class OutlookController {
                         m.eatableKg(),
                         m.leftKg()))
             .toList(),
-        land(LandUse.of(year), days));
+        land(LandUse.of(year), days),
+        Greening.of(year));
   }
 
   private static LandInUse land(LandUse land, int days) {
