@@ -30,7 +30,7 @@
 </script>
 
 <section aria-labelledby="green-title">
-  <h3 id="green-title">Green and useful</h3>
+  <h2 id="green-title">Green and useful</h2>
   <p data-testid="green">{said}</p>
   {#if greening.length}
     <svg width={scale.width} {height} role="img" aria-label={said} class="block">
@@ -101,7 +101,7 @@
 </section>
 
 <style>
-  h3 {
+  h2 {
     padding: 0.8rem 20px 0;
     font-weight: 700;
   }
